@@ -1,0 +1,67 @@
+import { parseArgs } from 'node:util';
+import { extensionOf } from '../src/formats/registry';
+
+export const USAGE = `Usage: rattan bake project.json --out FILE.glb|.obj|.stl [options]
+
+Works out the final geometry of a project's visible runs and writes it to a file.
+
+  --out FILE       where to write; the ending chooses the format
+  --run NAME       only the run of this name or id
+  --time S         the state S seconds into the growth; without it, the finished run
+  --report FILE    also write a report as JSON: metres, radians
+  --frames N       with --report: N frames evenly spaced along each path (2 to 100000)
+`;
+
+export interface BakeArguments {
+  readonly project: string;
+  readonly out: string;
+  readonly run: string | undefined;
+  readonly time: number | null;
+  readonly report: string | undefined;
+  readonly frames: number;
+}
+
+/** A call that cannot be understood; the command ends with exit code 2. */
+export class UsageError extends Error {}
+
+/** Throws {@link UsageError}. */
+export function readArguments(args: readonly string[]): BakeArguments {
+  const { values, positionals } = parse(args);
+  const [command, project, ...rest] = positionals;
+  if (command !== 'bake') throw new UsageError(command ? `There is no command ${command}.` : 'A command is missing.');
+  if (!project) throw new UsageError('The project file is missing.');
+  if (rest.length > 0) throw new UsageError(`One project file at a time: ${rest.join(' ')} is too much.`);
+  if (!values.out) throw new UsageError('--out FILE is missing.');
+  if (!['glb', 'obj', 'stl'].includes(extensionOf(values.out))) {
+    throw new UsageError(`--out ${values.out}: the file must end in .glb, .obj or .stl.`);
+  }
+  const frames = number(values.frames, '--frames', (n) => Number.isInteger(n) && n >= 2 && n <= 100_000) ?? 0;
+  if (frames > 0 && !values.report) throw new UsageError('--frames needs --report FILE to write them to.');
+  const time = number(values.time, '--time', (n) => n >= 0) ?? null;
+  return { project, out: values.out, run: values.run, time, report: values.report, frames };
+}
+
+function parse(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: {
+        out: { type: 'string' },
+        run: { type: 'string' },
+        time: { type: 'string' },
+        report: { type: 'string' },
+        frames: { type: 'string' },
+      },
+    });
+  } catch (error) {
+    throw new UsageError(error instanceof Error ? error.message : String(error));
+  }
+}
+
+function number(text: string | undefined, name: string, allowed: (n: number) => boolean): number | undefined {
+  if (text === undefined) return undefined;
+  const n = text.trim() === '' ? NaN : Number(text);
+  if (!Number.isFinite(n) || !allowed(n)) throw new UsageError(`${name} ${text}: not a number that fits.`);
+  return n;
+}

@@ -1,0 +1,49 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { dirname, join, resolve } from 'node:path';
+import { bakeFiles, loadFrom } from '../src/engine/bake';
+import { Deriver } from '../src/engine/derive';
+import { problemWords } from '../src/engine/problem-words';
+import type { Problem } from '../src/core/math/result';
+import { extensionOf } from '../src/formats/registry';
+import { parseProjectFile } from '../src/project/project-file';
+import { readArguments, USAGE, UsageError, type BakeArguments } from './arguments';
+
+const say = (text: string) => process.stderr.write(`${text}\n`);
+
+/** Runs the command line; returns the exit code: 0 done, 1 failed, 2 not understood. */
+export async function main(args: readonly string[]): Promise<number> {
+  if (args.includes('--help') || args.includes('-h')) {
+    process.stdout.write(USAGE);
+    return 0;
+  }
+  try {
+    return await bake(readArguments(args));
+  } catch (error) {
+    if (error instanceof UsageError) {
+      say(`rattan: ${error.message}\n\n${USAGE}`);
+      return 2;
+    }
+    say(`rattan: ${error instanceof Error ? error.message : String(error)}`);
+    return 1;
+  }
+}
+
+async function bake({ project: file, out, run, time, report, frames }: BakeArguments): Promise<number> {
+  const opened = parseProjectFile(await readFile(file, 'utf8'));
+  if (!opened.ok) return tell(file, opened.problems);
+  const { project, assets } = opened.value;
+  const target = resolve(out);
+  const name = target.slice(dirname(target).length + 1, -(extensionOf(out).length + 1));
+  const baked = await bakeFiles(project, new Deriver(loadFrom(assets)), extensionOf(out), name, { run, time, frames });
+  if (!baked.ok) return tell(file, baked.problems);
+  const [first, ...beside] = baked.value.files;
+  await writeFile(target, first!.bytes);
+  for (const { name: other, bytes } of beside) await writeFile(join(dirname(target), other), bytes);
+  if (report) await writeFile(report, JSON.stringify({ project: project.name, runs: baked.value.reports }, null, 2) + '\n');
+  return 0;
+}
+
+function tell(file: string, problems: readonly Problem[]): number {
+  for (const problem of problems) say(`rattan: ${file}: ${problemWords(problem)}`);
+  return 1;
+}

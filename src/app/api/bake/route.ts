@@ -1,0 +1,5 @@
+import { answerBake } from '../../../engine/bake-answer';
+
+export const runtime = 'nodejs';
+
+export const POST = (request: Request): Promise<Response> => answerBake(request);

@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { frameSpecSchema } from '../frames/registry';
+import { MAX_SLICES } from '../segment/plan-slices';
+
+/** How rows for bending are found. */
+export const slicingSpecSchema = z.discriminatedUnion('mode', [
+  /** As many as the path asks for. */
+  z.strictObject({ mode: z.literal('auto') }),
+  /** A number of equal rows in every piece. */
+  z.strictObject({ mode: z.literal('rows'), rows: z.number().int().min(1).max(MAX_SLICES) }),
+  /** The rows that the segment has. */
+  z.strictObject({ mode: z.literal('off') }),
+]);
+
+export const PAST_THE_END = ['straightOn', 'trim'] as const;
+
+export const bendingSpecSchema = z.strictObject({
+  frames: frameSpecSchema,
+  /** Roll about the path at the start of the reach, radians. */
+  roll: z.number().min(-1e4).max(1e4),
+  /** Whole or broken turns about the path over the reach. */
+  turns: z.number().min(-1e4).max(1e4),
+  /** Thickness factor across the path. */
+  gauge: z.number().min(1e-4).max(1e4),
+  pastEnd: z.enum(PAST_THE_END),
+  slicing: slicingSpecSchema,
+  /** Greatest distance between the bent surface and its rows' chords, metres; null = a thousandth of the half width. */
+  tolerance: z.number().min(1e-6).max(10).nullable(),
+});
+
+export type BendingSpec = z.infer<typeof bendingSpecSchema>;
+
+/** Metres: the tolerance in use for a segment of the given half width. */
+export const bendTolerance = ({ tolerance, gauge }: Pick<BendingSpec, 'tolerance' | 'gauge'>, halfWidth: number): number =>
+  tolerance ?? Math.max(halfWidth * gauge * 1e-3, 1e-6);

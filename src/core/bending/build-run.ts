@@ -1,0 +1,65 @@
+import type { FrameTable } from '../frames/frame-table';
+import type { Mesh, Part } from '../mesh/mesh';
+import { bendPiece } from './bend-piece';
+import type { RunPlan } from './plan-run';
+
+/** What of a run's mesh does not change while its pieces only move. */
+export type Topology = Pick<Mesh, 'uvs' | 'indices' | 'parts'>;
+
+/** Called between pieces with the share done, 0 to 1; may throw to stop the work. */
+export type OnProgress = (share: number) => void;
+
+/** Indices by part and texture coordinates of all pieces, one after the other. */
+export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
+  const uvs = new Float32Array(vertexCount * 2);
+  const groups = new Map<string, { part: Part; from: { indices: Uint32Array; base: number; part: Part }[] }>();
+  let base = 0;
+  let indexCount = 0;
+  for (const { segment } of pieces) {
+    const { mesh } = segment;
+    uvs.set(mesh.uvs, base * 2);
+    for (const part of mesh.parts) {
+      const key = `${part.material}:${part.name}`;
+      let group = groups.get(key);
+      if (!group) groups.set(key, (group = { part, from: [] }));
+      group.from.push({ indices: mesh.indices, base, part });
+      indexCount += part.count;
+    }
+    base += mesh.positions.length / 3;
+  }
+  const indices = new Uint32Array(indexCount);
+  const parts: Part[] = [];
+  let at = 0;
+  for (const { part, from } of groups.values()) {
+    const start = at;
+    for (const source of from) {
+      const end = source.part.start + source.part.count;
+      for (let i = source.part.start; i < end; i++) indices[at++] = source.indices[i]! + source.base;
+    }
+    parts.push({ name: part.name, material: part.material, start, count: at - start });
+  }
+  return { uvs, indices, parts };
+}
+
+/** Bends every piece of a plan into fresh buffers. */
+export function bendRun(
+  plan: RunPlan,
+  table: FrameTable,
+  onProgress?: OnProgress,
+): Pick<Mesh, 'positions' | 'normals'> {
+  const positions = new Float32Array(plan.vertexCount * 3);
+  const normals = new Float32Array(plan.vertexCount * 3);
+  let base = 0;
+  plan.pieces.forEach(({ segment, bend }, i) => {
+    bendPiece(positions, normals, base, segment, table, bend);
+    base += segment.mesh.positions.length / 3;
+    onProgress?.((i + 1) / plan.pieces.length);
+  });
+  return { positions, normals };
+}
+
+/** The whole mesh of a run, with the materials and images of `source`. */
+export function buildRunMesh(plan: RunPlan, table: FrameTable, source: Mesh, onProgress?: OnProgress): Mesh {
+  const { materials, images } = source;
+  return { ...bendRun(plan, table, onProgress), ...buildTopology(plan), materials, images };
+}

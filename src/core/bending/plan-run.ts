@@ -1,0 +1,102 @@
+import type { FrameTable } from '../frames/frame-table';
+import { lay, type Laying } from '../laying/lay';
+import { fail, ok, type Result } from '../math/result';
+import { grownShare } from '../motion/growth';
+import { cutOff } from '../segment/cut-off';
+import { adaptivePlanes, evenPlanes, MAX_SLICES, neededRow, usefulPlanes } from '../segment/plan-slices';
+import { halfWidth, type PreparedSegment } from '../segment/prepare';
+import { sliceSegment } from '../segment/slice';
+import type { Bend } from './bend-piece';
+import { bendTolerance } from './bending-spec';
+import type { RunJob } from './run-spec';
+
+/** A piece ready to be bent: which cut of the segment it wears and how it lies. */
+export interface PlannedPiece {
+  readonly segment: PreparedSegment;
+  readonly bend: Bend;
+}
+
+export interface RunPlan {
+  readonly laying: Laying;
+  readonly pieces: readonly PlannedPiece[];
+  readonly vertexCount: number;
+}
+
+/** Keeps sliced forms of one segment, so that equal pieces share them and a drag does not slice again. */
+export type SliceStore = Map<string, PreparedSegment>;
+
+export interface PlanInput {
+  readonly table: FrameTable;
+  readonly segment: PreparedSegment;
+  readonly job: RunJob;
+  /** Seconds; null = finished. */
+  readonly time: number | null;
+  readonly slices: SliceStore;
+}
+
+/** Most vertices that one run may have: what 32-bit buffers and a browser can hold. */
+export const MAX_RUN_VERTICES = 60_000_000;
+
+/** Problems: those of {@link lay}, and `run.too-large` with `vertices` and `most`. */
+export function planRun({ table, segment, job, time, slices }: PlanInput): Result<RunPlan> {
+  const laid = lay(job.laying, segment.length, table.length, table.closed);
+  if (!laid.ok) return laid;
+  const laying = laid.value;
+  const share = grownShare(job.motion, time);
+  if (share <= 0) return ok({ laying, pieces: [], vertexCount: 0 });
+  const { from, to } = laying.reach;
+  const { bending } = job;
+  const end = from + (to - from) * share;
+  const rollPerMetre = (2 * Math.PI * bending.turns) / (end - from);
+  const pieces: PlannedPiece[] = [];
+  let vertexCount = 0;
+  for (const { station, length } of laying.placements) {
+    const start = from + (station - from) * share;
+    const factor = (length * share) / segment.length;
+    const isTrimmed = bending.pastEnd === 'trim' && start + factor * segment.length > end * (1 + 1e-12);
+    if (isTrimmed && start >= end * (1 - 1e-12)) continue;
+    const bend = { station: start, factor, gauge: bending.gauge, roll: bending.roll, rollFrom: from, rollPerMetre };
+    const sliced = slicedFor({ table, segment, job, bend, slices, single: laying.placements.length === 1 });
+    const worn = isTrimmed ? cutOff(sliced, (end - start) / factor) : sliced;
+    vertexCount += worn.mesh.positions.length / 3;
+    if (vertexCount > MAX_RUN_VERTICES) return fail('run.too-large', { vertices: vertexCount, most: MAX_RUN_VERTICES });
+    pieces.push({ segment: worn, bend });
+  }
+  return ok({ laying, pieces, vertexCount });
+}
+
+interface SliceInput extends Omit<PlanInput, 'time'> {
+  readonly bend: Bend;
+  /** The run is one piece: slices only where the path asks for them. Many pieces share a few even slicings instead. */
+  readonly single: boolean;
+}
+
+function slicedFor({ table, segment, job, bend, slices, single }: SliceInput): PreparedSegment {
+  const { slicing } = job.bending;
+  if (slicing.mode === 'off') return segment;
+  if (slicing.mode === 'rows') return stored(slices, segment, evenPlanes(segment.length, slicing.rows), 0);
+  const offset = halfWidth(segment.box) * bend.gauge;
+  const tolerance = bendTolerance(job.bending, halfWidth(segment.box));
+  const asked = { offset, tolerance, twist: bend.rollPerMetre };
+  const rowAlong = (x0: number, x1: number) =>
+    neededRow(table, bend.station + bend.factor * x0, bend.station + bend.factor * x1, asked) / bend.factor;
+  if (single) {
+    const planes = adaptivePlanes(segment.length, rowAlong);
+    return sliceSegment(segment, planes);
+  }
+  const row = rowAlong(0, segment.length);
+  const wanted = Math.min(Math.ceil(segment.length / row - 1e-9), MAX_SLICES);
+  if (wanted <= 1) return segment;
+  const rows = 2 ** Math.ceil(Math.log2(wanted));
+  return stored(slices, segment, evenPlanes(segment.length, rows), row);
+}
+
+function stored(slices: SliceStore, segment: PreparedSegment, planes: Float64Array, row: number): PreparedSegment {
+  const key = `${planes.length}:${row > 0 ? 'needed' : 'all'}`;
+  let found = slices.get(key);
+  if (!found) {
+    const useful = row > 0 ? usefulPlanes(segment, planes, segment.length / (planes.length + 1)) : planes;
+    slices.set(key, (found = sliceSegment(segment, useful)));
+  }
+  return found;
+}

@@ -1,0 +1,30 @@
+import { buildArcTable, fillParams } from '../arc-table';
+import { legRange } from '../legs';
+import { compileCurve, curveKind, type CurveSpec } from '../registry';
+
+export interface Inserted {
+  readonly spec: CurveSpec;
+  /** Number of the new point. */
+  readonly point: number;
+}
+
+/** The path with a point more at `station` (metres), its shape kept; undefined where the path is not yet a curve. */
+export function insertAt(spec: CurveSpec, station: number): Inserted | undefined {
+  const compiled = compileCurve(spec);
+  if (!compiled.ok) return undefined;
+  const curve = compiled.value;
+  const u = new Float64Array(1);
+  fillParams(u, buildArcTable(curve), Float64Array.of(station));
+  let leg = 0;
+  while (leg + 1 < curve.pointParams.length && curve.pointParams[leg + 1]! <= u[0]!) leg++;
+  const legs = spec.closed ? spec.points.length : spec.points.length - 1;
+  leg = Math.min(leg, legs - 1);
+  const [u0, u1] = legRange(curve, leg);
+  const t = u1 > u0 ? Math.min(Math.max((u[0]! - u0) / (u1 - u0), 0), 1) : 0;
+  const points = curveKind(spec).insert(spec, leg, t);
+  // A corner on an arc becomes two: the new one follows the corner that was split.
+  const isSame = (i: number) => points[i] === spec.points[i];
+  let point = leg + 1;
+  if (points.length > spec.points.length && spec.points[point] && !isSame(point) && isSame(leg)) point = leg + 2;
+  return { spec: { ...spec, points }, point: Math.min(point, points.length - 1) };
+}

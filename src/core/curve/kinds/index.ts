@@ -1,0 +1,3 @@
+export { straight } from './straight';
+export { smooth } from './smooth';
+export { handles } from './handles';

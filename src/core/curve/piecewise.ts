@@ -1,0 +1,75 @@
+import type { Vec3 } from '../math/vec3';
+import type { Curve } from './curve';
+
+/** One smooth piece of a curve over t in [0, 1]: writes point, first or second derivative (order 0, 1, 2). */
+export type Piece = (out: Float64Array, at: number, t: number, order: 0 | 1 | 2) => void;
+
+/** A straight piece from `a` to `b`. */
+export function linePiece(a: Vec3, b: Vec3): Piece {
+  const d: Vec3 = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+  return (out, at, t, order) => {
+    for (let c = 0; c < 3; c++) out[at + c] = order === 0 ? a[c]! + d[c]! * t : order === 1 ? d[c]! : 0;
+  };
+}
+
+/** A circular arc about `centre`: centre + radius (cos(at) e1 + sin(at) e2), a from `from` to `to` radians. */
+export function arcPiece(centre: Vec3, e1: Vec3, e2: Vec3, radius: number, from: number, to: number): Piece {
+  const span = to - from;
+  return (out, at, t, order) => {
+    const angle = from + span * t;
+    const c = Math.cos(angle);
+    const s = Math.sin(angle);
+    for (let k = 0; k < 3; k++) {
+      if (order === 0) out[at + k] = centre[k]! + radius * (c * e1[k]! + s * e2[k]!);
+      else if (order === 1) out[at + k] = radius * span * (c * e2[k]! - s * e1[k]!);
+      else out[at + k] = -radius * span * span * (c * e1[k]! + s * e2[k]!);
+    }
+  };
+}
+
+/** A cubic Bezier piece with the control points p0 to p3. */
+export function cubicPiece(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3): Piece {
+  const k = new Float64Array(12); // per axis: coefficients of 1, t, t^2, t^3
+  for (let c = 0; c < 3; c++) {
+    k[c * 4] = p0[c]!;
+    k[c * 4 + 1] = 3 * (p1[c]! - p0[c]!);
+    k[c * 4 + 2] = 3 * (p0[c]! - 2 * p1[c]! + p2[c]!);
+    k[c * 4 + 3] = p3[c]! - p0[c]! + 3 * (p1[c]! - p2[c]!);
+  }
+  return (out, at, t, order) => {
+    for (let c = 0; c < 3; c++) {
+      const a = k[c * 4 + 1]!;
+      const b = k[c * 4 + 2]!;
+      const d = k[c * 4 + 3]!;
+      out[at + c] =
+        order === 0 ? k[c * 4]! + t * (a + t * (b + t * d)) : order === 1 ? a + t * (2 * b + 3 * t * d) : 2 * b + 6 * t * d;
+    }
+  };
+}
+
+/** Joins pieces end to end over equal shares of u. `pointParams` are u values, see {@link Curve}. */
+export function piecewise(pieces: readonly Piece[], closed: boolean, pointParams: Float64Array): Curve {
+  const n = pieces.length;
+  const breaks = Float64Array.from({ length: n + 1 }, (_, i) => i / n);
+  const scale = [1, n, n * n] as const;
+  const evaluate = (out: Float64Array, at: number, u: number, order: 0 | 1 | 2, fromLeft: boolean) => {
+    const x = u * n;
+    let i = Math.floor(x);
+    // u = i / n may round to just below i: a u that is a break belongs to it.
+    if (i + 1 < n && breaks[i + 1]! <= u) i++;
+    if (fromLeft && i > 0 && breaks[i]! >= u) i--;
+    i = Math.min(Math.max(i, 0), n - 1);
+    const t = Math.min(Math.max(x - i, 0), 1);
+    pieces[i]!(out, at, t, order);
+    const k = scale[order];
+    if (order > 0) for (let c = 0; c < 3; c++) out[at + c]! *= k;
+  };
+  return {
+    closed,
+    breaks,
+    pointParams,
+    pointAt: (out, at, u) => evaluate(out, at, u, 0, false),
+    velocityAt: (out, at, u, fromLeft = false) => evaluate(out, at, u, 1, fromLeft),
+    accelerationAt: (out, at, u, fromLeft = false) => evaluate(out, at, u, 2, fromLeft),
+  };
+}

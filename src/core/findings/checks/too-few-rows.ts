@@ -1,0 +1,34 @@
+import { bendTolerance } from '../../bending/bending-spec';
+import { neededRow, ownRow } from '../../segment/plan-slices';
+import { halfWidth } from '../../segment/prepare';
+import { defineCheck } from '../finding';
+
+/**
+ * Rows too far apart for the tightest bend under a piece. Facts: `row`, the longest row there is, and `needed`, the longest
+ * that the bend bears, both in metres along the path.
+ */
+export const tooFewRows = defineCheck({
+  kind: 'tooFewRows',
+  find({ table, segment, job, laying }) {
+    const { slicing, gauge, turns } = job.bending;
+    if (slicing.mode === 'auto') return [];
+    const half = halfWidth(segment.box);
+    const { from, to } = laying.reach;
+    const bend = {
+      offset: half * gauge,
+      tolerance: bendTolerance(job.bending, half),
+      twist: (2 * Math.PI * turns) / (to - from),
+    };
+    const own = ownRow(segment);
+    const inSegment = slicing.mode === 'rows' ? Math.min(own, segment.length / slicing.rows) : own;
+    const row = inSegment * laying.stretch;
+    let worst = { needed: Infinity, from: 0, to: 0 };
+    for (const { station, length } of laying.placements) {
+      const needed = neededRow(table, station, station + length, bend);
+      if (needed < worst.needed) worst = { needed, from: station, to: station + length };
+    }
+    if (row <= worst.needed * 1.001) return [];
+    const at = { from: worst.from, to: worst.to, station: (worst.from + worst.to) / 2 };
+    return [{ check: 'tooFewRows', at, facts: { row, needed: worst.needed }, remedy: { kind: 'sliceAsNeeded' } }];
+  },
+});

@@ -1,0 +1,66 @@
+import { CURVATURE, FORWARD, FRAME_STRIDE, TWIST, UP, type FrameTable } from './frame-table';
+
+/**
+ * Writes the frame at station `s` (metres) into `out`, laid out as one sample of the table. Between samples the position
+ * follows a cubic through both ends and tangents; directions are blended and made square again. Beyond an open path's
+ * ends the frame runs straight on; on a closed path stations wrap round.
+ */
+export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: number): void {
+  const { frames, length, intervals, step, closed } = table;
+  let station = s;
+  if (closed && (s < 0 || s > length)) station = s - Math.floor(s / length) * length;
+  const beyond = closed ? 0 : station < 0 ? station : station > length ? station - length : 0;
+  station = Math.min(Math.max(station, 0), length);
+  const x = station / step;
+  const i = Math.min(Math.floor(x), intervals - 1);
+  const t = Math.min(x - i, 1);
+  const a = i * FRAME_STRIDE;
+  const b = a + FRAME_STRIDE;
+  if (beyond !== 0 || t === 0 || t === 1) {
+    const from = t < 0.5 ? a : b;
+    for (let k = 0; k < FRAME_STRIDE; k++) out[at + k] = frames[from + k]!;
+    if (beyond !== 0) {
+      for (let c = 0; c < 3; c++) out[at + c] = frames[from + c]! + beyond * frames[from + FORWARD + c]!;
+      for (let k = CURVATURE; k <= TWIST; k++) out[at + k] = 0;
+    }
+    return;
+  }
+  const q = 1 - t;
+  // Cubic Hermite weights; the tangents are unit vectors times the step.
+  const h00 = (1 + 2 * t) * q * q;
+  const h10 = t * q * q * step;
+  const h01 = t * t * (3 - 2 * t);
+  const h11 = -t * t * q * step;
+  for (let c = 0; c < 3; c++) {
+    out[at + c] =
+      h00 * frames[a + c]! + h10 * frames[a + 3 + c]! + h01 * frames[b + c]! + h11 * frames[b + 3 + c]!;
+  }
+  const fx0 = q * frames[a + 3]! + t * frames[b + 3]!;
+  const fy0 = q * frames[a + 4]! + t * frames[b + 4]!;
+  const fz0 = q * frames[a + 5]! + t * frames[b + 5]!;
+  const fl = 1 / Math.sqrt(fx0 * fx0 + fy0 * fy0 + fz0 * fz0);
+  const fx = fx0 * fl;
+  const fy = fy0 * fl;
+  const fz = fz0 * fl;
+  const ux0 = q * frames[a + UP]! + t * frames[b + UP]!;
+  const uy0 = q * frames[a + UP + 1]! + t * frames[b + UP + 1]!;
+  const uz0 = q * frames[a + UP + 2]! + t * frames[b + UP + 2]!;
+  const along = ux0 * fx + uy0 * fy + uz0 * fz;
+  const px = ux0 - along * fx;
+  const py = uy0 - along * fy;
+  const pz = uz0 - along * fz;
+  const pl = 1 / Math.sqrt(px * px + py * py + pz * pz);
+  const ux = px * pl;
+  const uy = py * pl;
+  const uz = pz * pl;
+  out[at + 3] = fx;
+  out[at + 4] = fy;
+  out[at + 5] = fz;
+  out[at + 6] = ux;
+  out[at + 7] = uy;
+  out[at + 8] = uz;
+  out[at + 9] = fy * uz - fz * uy;
+  out[at + 10] = fz * ux - fx * uz;
+  out[at + 11] = fx * uy - fy * ux;
+  for (let k = CURVATURE; k <= TWIST; k++) out[at + k] = q * frames[a + k]! + t * frames[b + k]!;
+}

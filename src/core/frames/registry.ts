@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { vec3Schema } from '../curve/path-spec';
+import type { FrameRule } from './frame-rule';
+import * as rules from './rules';
+
+rules satisfies { [K in keyof typeof rules]: { kind: K } };
+
+export type FrameRuleName = keyof typeof rules;
+
+export const FRAME_RULES = Object.values(rules) as readonly FrameRule<FrameRuleName>[];
+
+export const frameSpecSchema = z.strictObject({
+  rule: z.enum(Object.keys(rules) as [FrameRuleName, ...FrameRuleName[]]),
+  up: vec3Schema.refine((v) => Math.hypot(...v) > 1e-6, { error: 'the up direction has no length' }),
+});
+
+export type FrameSpec = z.infer<typeof frameSpecSchema>;
+
+export const frameRule = (spec: FrameSpec): FrameRule<FrameRuleName> => rules[spec.rule];

@@ -1,0 +1,2 @@
+export { upright } from './upright';
+export { leastTwist } from './least-twist';

@@ -1,0 +1,64 @@
+import { STEEP_ANGLE } from '../../math/tolerance';
+import { anyNormal, normalize } from '../../math/vec3';
+import { angleFromUp, carryUp, setUp, turnUp } from '../double-reflection';
+import { defineFrameRule } from '../frame-rule';
+import { FORWARD, FRAME_STRIDE, UP, type SteepReach } from '../frame-table';
+
+/**
+ * Up as near as can be to the up direction. Where forward comes within a few degrees of it there is no such up: the frame
+ * is carried over the gap with least twist, and what it is off by at the far side is spread evenly over the gap.
+ */
+export const upright = defineFrameRule({
+  kind: 'upright',
+  label: 'Keep upright',
+  hint: 'Up stays up: roads, rails, walls',
+  fillUps(frames, { intervals, step, up }) {
+    const ref = normalize(up, [0, 1, 0]);
+    const limit = Math.cos(STEEP_ANGLE);
+    const isSteep = (i: number) => {
+      const at = i * FRAME_STRIDE + FORWARD;
+      return Math.abs(frames[at]! * ref[0] + frames[at + 1]! * ref[1] + frames[at + 2]! * ref[2]) > limit;
+    };
+    const steep: SteepReach[] = [];
+    let i = 0;
+    while (i <= intervals) {
+      if (!isSteep(i)) {
+        setUp(frames, i, ...ref);
+        i++;
+        continue;
+      }
+      const first = i;
+      while (i <= intervals && isSteep(i)) i++;
+      steep.push([first * step, Math.min(i - 1, intervals) * step]);
+      bridge(frames, first - 1, i, intervals, ref);
+    }
+    return { closingTwist: 0, steep };
+  },
+});
+
+/** Fills the samples strictly between `before` and `after`; before = -1 and after > intervals: there is no such side. */
+function bridge(
+  frames: Float64Array,
+  before: number,
+  after: number,
+  intervals: number,
+  ref: readonly [number, number, number],
+): void {
+  if (before < 0 && after > intervals) {
+    setUp(frames, 0, ...anyNormal([frames[FORWARD]!, frames[FORWARD + 1]!, frames[FORWARD + 2]!]));
+    for (let k = 0; k < intervals; k++) carryUp(frames, k, k + 1);
+    return;
+  }
+  if (before < 0) {
+    setUp(frames, after, ...ref);
+    for (let k = after; k > 0; k--) carryUp(frames, k, k - 1);
+    return;
+  }
+  const end = Math.min(after, intervals);
+  for (let k = before; k < end; k++) carryUp(frames, k, k + 1);
+  if (after > intervals) return;
+  const carried = [0, 1, 2].map((c) => frames[after * FRAME_STRIDE + UP + c]!) as [number, number, number];
+  setUp(frames, after, ...ref);
+  const left = -angleFromUp(frames, after, ...carried);
+  for (let k = before + 1; k < after; k++) turnUp(frames, k, (left * (k - before)) / (after - before));
+}

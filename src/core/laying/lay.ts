@@ -1,0 +1,71 @@
+import { fail, ok, type Result } from '../math/result';
+import { gapCount, type LayInput } from './laying-rule';
+import { layingRule, MAX_PIECES, type LayingSpec } from './registry';
+
+/** Metres along the path: the part that a run covers. */
+export interface Reach {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One laid piece, metres. */
+export interface Placement {
+  readonly piece: number;
+  readonly station: number;
+  /** Length along the path; natural length times the stretch. */
+  readonly length: number;
+  /** Clear distance to the next piece; 0 after the last. */
+  readonly gap: number;
+}
+
+export interface Laying {
+  readonly reach: Reach;
+  readonly placements: readonly Placement[];
+  readonly natural: number;
+  /** Laid over natural length; 1 = not stretched. */
+  readonly stretch: number;
+  readonly gap: number;
+  /** Metres of the reach left bare at its end; negative = the pieces go beyond it. */
+  readonly remainder: number;
+}
+
+/** The reach of a spec on a path of `pathLength` metres, kept on the path and in order. */
+export function resolveReach({ from, to }: Pick<LayingSpec, 'from' | 'to'>, pathLength: number): Reach {
+  const start = Math.min(from ?? 0, pathLength);
+  return { from: start, to: Math.max(Math.min(to ?? pathLength, pathLength), start) };
+}
+
+/**
+ * Works out where each piece starts and how long it becomes.
+ * Problems: `laying.no-reach`, `laying.too-many` with `pieces` and `most`, `laying.pitch` (pieces overlap by their whole length).
+ */
+export function lay(spec: LayingSpec, natural: number, pathLength: number, closed: boolean): Result<Laying> {
+  const reach = resolveReach(spec, pathLength);
+  const length = reach.to - reach.from;
+  if (!(length > pathLength * 1e-9)) return fail('laying.no-reach', { from: reach.from, to: reach.to });
+  const rule = layingRule(spec);
+  const input: LayInput = {
+    reach: length,
+    natural,
+    gap: rule.uses.gap ? spec.gap : 0,
+    count: spec.count,
+    round: closed && length >= pathLength * (1 - 1e-9),
+  };
+  if (input.gap <= -natural) return fail('laying.pitch', { gap: input.gap, natural });
+  const laid = rule.lay(input);
+  if (laid.count > MAX_PIECES) return fail('laying.too-many', { pieces: laid.count, most: MAX_PIECES });
+  const placements = Array.from({ length: laid.count }, (_, i): Placement => {
+    const gap = i + 1 < laid.count || input.round ? laid.gap : 0;
+    return { piece: i, station: reach.from + i * (laid.length + laid.gap), length: laid.length, gap };
+  });
+  const covered = laid.count * laid.length + gapCount(laid.count, input.round) * laid.gap;
+  const left = length - covered;
+  return ok({
+    reach,
+    placements,
+    natural,
+    stretch: laid.length / natural,
+    gap: laid.gap,
+    remainder: Math.abs(left) < length * 1e-9 ? 0 : left,
+  });
+}

@@ -1,0 +1,16 @@
+/** Every tolerance of the core in one place. Relative ones are multiplied by the size of what they are held against. */
+
+/** Arc length: relative error allowed to a leg's quadrature. */
+export const ARC_LENGTH_RELATIVE = 1e-10;
+/** Two positions closer than this share of the model's size are one. */
+export const COINCIDENT_RELATIVE = 1e-9;
+/** Slicing: a vertex nearer to a plane than this share of the segment's length lies on it. */
+export const ON_PLANE_RELATIVE = 1e-6;
+/** Rows: vertices whose x differ by less than this share of the length belong to one row. */
+export const SAME_ROW_RELATIVE = 1e-7;
+/** A tangent that jumps by more than this many radians is a sharp corner. */
+export const KINK_ANGLE = 1e-4;
+/** Keep upright: within this many radians of the up direction a path counts as vertical. */
+export const STEEP_ANGLE = (5 * Math.PI) / 180;
+/** Straight: curvature below this many 1/m is no bend. */
+export const STRAIGHT_CURVATURE = 1e-9;

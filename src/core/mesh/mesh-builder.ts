@@ -1,0 +1,47 @@
+import type { Material, Mesh, Part } from './mesh';
+
+/** Gathers vertices and triangles by part. Numbers are metres and plain units; nothing is checked twice. */
+export class MeshBuilder {
+  readonly #positions: number[] = [];
+  readonly #normals: number[] = [];
+  readonly #uvs: number[] = [];
+  readonly #parts = new Map<string, { material: number; indices: number[] }>();
+  readonly #materials: readonly Material[];
+
+  constructor(materials: readonly Material[]) {
+    this.#materials = materials;
+  }
+
+  /** Returns the new vertex's number. */
+  vertex(x: number, y: number, z: number, nx: number, ny: number, nz: number, u: number, v: number): number {
+    this.#positions.push(x, y, z);
+    this.#normals.push(nx, ny, nz);
+    this.#uvs.push(u, v);
+    return this.#positions.length / 3 - 1;
+  }
+
+  /** Counter-clockwise seen from outside. `material` = its place in the list given. */
+  triangle(part: string, material: number, a: number, b: number, c: number): void {
+    let found = this.#parts.get(part);
+    if (!found) this.#parts.set(part, (found = { material, indices: [] }));
+    found.indices.push(a, b, c);
+  }
+
+  build(): Mesh {
+    const parts: Part[] = [];
+    const indices: number[] = [];
+    for (const [name, part] of this.#parts) {
+      parts.push({ name, material: part.material, start: indices.length, count: part.indices.length });
+      for (const i of part.indices) indices.push(i);
+    }
+    return {
+      positions: Float32Array.from(this.#positions),
+      normals: Float32Array.from(this.#normals),
+      uvs: Float32Array.from(this.#uvs),
+      indices: Uint32Array.from(indices),
+      parts,
+      materials: this.#materials,
+      images: [],
+    };
+  }
+}

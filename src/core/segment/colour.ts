@@ -1,0 +1,11 @@
+import { PLAIN_MATERIAL, type Material } from '../mesh/mesh';
+
+/** One sRGB channel 0 to 255 as linear light 0 to 1 (IEC 61966-2-1). */
+const toLinear = (c: number): number => (c <= 10.31475 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
+
+/** A material from a colour written #rrggbb. */
+export function paint(name: string, hex: string, roughness: number, metalness = 0): Material {
+  const n = Number.parseInt(hex.slice(1), 16);
+  const colour = [toLinear(n >> 16), toLinear((n >> 8) & 255), toLinear(n & 255), 1] as const;
+  return { ...PLAIN_MATERIAL, name, colour, roughness, metalness };
+}

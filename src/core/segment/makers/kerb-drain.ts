@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { paint } from '../colour';
+import { extrudeOutline, type SectionPoint } from '../extrude';
+import { defineMaker } from '../maker';
+
+const MATERIALS = [paint('Cast stone', '#c4b9a4', 0.9), paint('Wet channel', '#59605f', 0.35)];
+
+/** An open channel that runs beside a kerb; `offset` metres to the right of the path. */
+export const kerbDrain = defineMaker({
+  kind: 'kerbDrain',
+  label: 'Kerb drain',
+  hint: 'An open channel beside the road',
+  schema: z.strictObject({
+    kind: z.literal('kerbDrain'),
+    length: z.number().min(0.2).max(2000),
+    width: z.number().min(0.05).max(5),
+    depth: z.number().min(0.05).max(5),
+    offset: z.number().min(-100).max(100),
+    height: z.number().min(-100).max(100),
+  }),
+  defaults: { kind: 'kerbDrain', length: 2, width: 0.36, depth: 0.2, offset: 0, height: 0 },
+  fields: [
+    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
+    { key: 'width', label: 'Width', unit: 'm', step: 0.01 },
+    { key: 'depth', label: 'Depth', unit: 'm', step: 0.01 },
+    { key: 'offset', label: 'To the right', unit: 'm', step: 0.1 },
+    { key: 'height', label: 'Height', unit: 'm', step: 0.01 },
+  ],
+  make({ length, width, depth, offset, height }) {
+    const h = width / 2;
+    const wall = width * 0.2;
+    const section: readonly SectionPoint[] = [
+      [-h, 0],
+      [-h + wall, 0],
+      [-h + wall * 1.4, -depth * 0.6],
+      [h - wall * 1.4, -depth * 0.6],
+      [h - wall, 0],
+      [h, 0],
+      [h, -depth],
+      [-h, -depth],
+    ];
+    const outline = section.map(([z, y]): SectionPoint => [z + offset, y + height]);
+    const strips = outline.map((_, i) => {
+      const wet = i >= 1 && i <= 3;
+      return { part: wet ? 'Channel' : 'Walls', material: wet ? 1 : 0 };
+    });
+    return extrudeOutline(outline, strips, [0, length], MATERIALS, 0);
+  },
+});

@@ -1,0 +1,37 @@
+import { z } from 'zod';
+import { paint } from '../colour';
+import { extrudeOutline, type SectionPoint } from '../extrude';
+import { defineMaker } from '../maker';
+
+/** A board with bevelled edges that lies on the path. */
+export const plank = defineMaker({
+  kind: 'plank',
+  label: 'Plank',
+  hint: 'A board that lies on the path',
+  schema: z.strictObject({
+    kind: z.literal('plank'),
+    length: z.number().min(0.01).max(2000),
+    width: z.number().min(0.005).max(100),
+    thickness: z.number().min(0.001).max(100),
+  }),
+  defaults: { kind: 'plank', length: 2, width: 0.4, thickness: 0.06 },
+  fields: [
+    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
+    { key: 'width', label: 'Width', unit: 'm', step: 0.01 },
+    { key: 'thickness', label: 'Thickness', unit: 'm', step: 0.005 },
+  ],
+  make({ length, width, thickness }) {
+    const h = width / 2;
+    const b = Math.min(width, thickness) * 0.12;
+    const outline: readonly SectionPoint[] = [
+      [-h, thickness - b],
+      [-h + b, thickness],
+      [h - b, thickness],
+      [h, thickness - b],
+      [h, 0],
+      [-h, 0],
+    ];
+    const strips = outline.map(() => ({ part: 'Board', material: 0 }));
+    return extrudeOutline(outline, strips, [0, length], [paint('Oak', '#9c7a50', 0.7)], 0);
+  },
+});

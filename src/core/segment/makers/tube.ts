@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { paint } from '../colour';
+import { extrudeOutline, type SectionPoint } from '../extrude';
+import { defineMaker } from '../maker';
+
+/** A round bar or hose about the path. */
+export const tube = defineMaker({
+  kind: 'tube',
+  label: 'Round hose',
+  hint: 'A plain hose, cable or bar',
+  schema: z.strictObject({
+    kind: z.literal('tube'),
+    length: z.number().min(0.01).max(2000),
+    radius: z.number().min(0.0005).max(100),
+    sides: z.number().int().min(3).max(512),
+  }),
+  defaults: { kind: 'tube', length: 1, radius: 0.05, sides: 24 },
+  fields: [
+    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
+    { key: 'radius', label: 'Radius', unit: 'm', step: 0.005 },
+    { key: 'sides', label: 'Sides', unit: 'count', step: 1 },
+  ],
+  make({ length, radius, sides }) {
+    const outline = Array.from({ length: sides }, (_, i): SectionPoint => {
+      const angle = (-2 * Math.PI * i) / sides;
+      return [radius * Math.cos(angle), radius * Math.sin(angle)];
+    });
+    const strips = outline.map(() => ({ part: 'Skin', material: 0, smoothToNext: true }));
+    return extrudeOutline(outline, strips, [0, length], [paint('Rubber', '#3d4548', 0.6)], 0);
+  },
+});

@@ -1,0 +1,67 @@
+import { buildRunMesh, type OnProgress } from '../core/bending/build-run';
+import { fail, ok, type Result } from '../core/math/result';
+import type { NamedBytes, NamedMesh } from '../formats/format';
+import { readMesh, writerFor } from '../formats/registry';
+import type { Assets } from '../project/project-file';
+import type { Project } from '../project/schema';
+import { Deriver, sourceOf, type LoadAsset } from './derive';
+import { buildReport, type ReportOptions, type RunReport } from './report';
+
+export interface BakeOptions extends ReportOptions {
+  /** Name or id of the one run to bake; absent: all visible ones. */
+  readonly run?: string | undefined;
+  /** Seconds; null = finished. */
+  readonly time?: number | null;
+  readonly onProgress?: OnProgress;
+}
+
+export interface Baked {
+  readonly scene: readonly NamedMesh[];
+  readonly reports: readonly RunReport[];
+}
+
+/** Looks assets up in a map and reads them. */
+export const loadFrom = (assets: Assets): LoadAsset => async (id) => {
+  const bytes = assets.get(id);
+  return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
+};
+
+/** Works out the final geometry. Problems: `run.unknown`, `bake.empty`, and those of the runs with their place. */
+export async function bakeProject(project: Project, deriver: Deriver, options: BakeOptions = {}): Promise<Result<Baked>> {
+  const { run: wanted, time = null, onProgress } = options;
+  const runs = project.runs.filter(({ id, name, visible }) => (wanted === undefined ? visible : id === wanted || name === wanted));
+  if (wanted !== undefined && runs.length === 0) {
+    return fail('run.unknown', { id: wanted, known: project.runs.map(({ name }) => name).join(', ') });
+  }
+  const scene: NamedMesh[] = [];
+  const reports: RunReport[] = [];
+  for (const [i, run] of runs.entries()) {
+    const at = ['runs', project.runs.indexOf(run)];
+    const source = sourceOf(project, run);
+    const derived = source.ok ? await deriver.derive(source.value, time) : source;
+    if (!derived.ok) {
+      return { ok: false, problems: derived.problems.map((p) => ({ ...p, path: at, facts: { run: run.name, ...p.facts } })) };
+    }
+    const { plan, table, ready } = derived.value;
+    const share = (done: number) => onProgress?.((i + done) / runs.length);
+    const mesh = buildRunMesh(plan, table, ready.prepared.mesh, share);
+    if (mesh.indices.length > 0) scene.push({ name: run.name, mesh });
+    reports.push(buildReport(run.name, derived.value, options));
+  }
+  return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
+}
+
+/** Bakes and writes a file. Problems: `format.unknown`, and those of {@link bakeProject}. */
+export async function bakeFiles(
+  project: Project,
+  deriver: Deriver,
+  extension: string,
+  name: string,
+  options: BakeOptions = {},
+): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>> {
+  const writer = writerFor(extension);
+  if (!writer?.write) return fail('format.unknown', { extension });
+  const baked = await bakeProject(project, deriver, options);
+  if (!baked.ok) return baked;
+  return ok({ files: await writer.write(baked.value.scene, name), reports: baked.value.reports });
+}

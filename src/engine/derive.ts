@@ -1,0 +1,111 @@
+import { bendTolerance } from '../core/bending/bending-spec';
+import { planRun, type RunPlan, type SliceStore } from '../core/bending/plan-run';
+import type { RunJob } from '../core/bending/run-spec';
+import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
+import { compileCurve, type CurveSpec } from '../core/curve/registry';
+import type { Finding } from '../core/findings/finding';
+import { findAll } from '../core/findings/registry';
+import { buildFrameTable, type FrameTable } from '../core/frames/frame-table';
+import { fail, ok, type Result } from '../core/math/result';
+import type { Mesh } from '../core/mesh/mesh';
+import { makeSegmentMesh, type MakerSpec } from '../core/segment/registry';
+import { halfWidth, prepareSegment, type PreparedSegment } from '../core/segment/prepare';
+import { buildSupport } from '../core/segment/support';
+import type { Project, Run, Segment } from '../project/schema';
+import { Recent } from './recent';
+
+/** Finds a brought mesh by its id. Problems: `asset.missing`, and those of the format. */
+export type LoadAsset = (id: string) => Promise<Result<Mesh>>;
+
+/** A segment made ready once, with what is kept for it. */
+export interface ReadySegment {
+  /** Changes exactly when the segment does. */
+  readonly key: string;
+  readonly prepared: PreparedSegment;
+  readonly support: Float64Array;
+  readonly slices: SliceStore;
+}
+
+/** What of a project one run's geometry follows from. */
+export interface RunSource {
+  readonly segment: Segment;
+  readonly curve: CurveSpec;
+  readonly job: RunJob;
+}
+
+/** Everything about a run short of its bent vertices. */
+export interface DerivedRun {
+  readonly source: RunSource;
+  readonly ready: ReadySegment;
+  readonly table: FrameTable;
+  readonly plan: RunPlan;
+  readonly findings: readonly Finding[];
+}
+
+/** Frames are sampled this many times finer than the bend's tolerance, so that blending between them stays far below it. */
+const TABLE_FINENESS = 16;
+
+/** Derives runs, and keeps what does not change from one edit to the next: keyed by the values it was computed from. */
+export class Deriver {
+  readonly #loadAsset: LoadAsset;
+  readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
+  readonly #arcs = new Recent<Result<ArcTable>>(24);
+  readonly #tables = new Recent<FrameTable>(48);
+
+  constructor(loadAsset: LoadAsset) {
+    this.#loadAsset = loadAsset;
+  }
+
+  /** `time` in seconds; null = finished. Problems: those of the path, the segment and the laying. */
+  async derive(source: RunSource, time: number | null): Promise<Result<DerivedRun>> {
+    const ready = await this.segment(source.segment);
+    if (!ready.ok) return ready;
+    const { prepared, support, slices } = ready.value;
+    const { job, curve } = source;
+    const half = halfWidth(prepared.box);
+    const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS);
+    if (!table.ok) return table;
+    const plan = planRun({ table: table.value, segment: prepared, job, time, slices });
+    if (!plan.ok) return plan;
+    const { prepare } = source.segment;
+    const { laying } = plan.value;
+    const findings = findAll({ table: table.value, path: curve, segment: prepared, prepare, support, job, laying });
+    return ok({ source, ready: ready.value, table: table.value, plan: plan.value, findings }, ready.warnings);
+  }
+
+  segment({ source, prepare }: Pick<Segment, 'source' | 'prepare'>): Promise<Result<ReadySegment>> {
+    const key = JSON.stringify([source, prepare]);
+    return this.#segments.get(key, async () => {
+      const mesh = source.from === 'maker' ? ok(makeSegmentMesh(source.spec as MakerSpec)) : await this.#loadAsset(source.asset);
+      if (!mesh.ok) {
+        this.#segments.drop(key);
+        return mesh;
+      }
+      const prepared = prepareSegment(mesh.value, prepare);
+      if (!prepared.ok) return prepared;
+      const support = buildSupport(prepared.value.mesh.positions);
+      return ok({ key, prepared: prepared.value, support, slices: new Map() }, mesh.warnings);
+    });
+  }
+
+  table(curve: CurveSpec, job: RunJob, tolerance: number): Result<FrameTable> {
+    const curveKey = JSON.stringify(curve);
+    const arc = this.#arcs.get(curveKey, () => {
+      const compiled = compileCurve(curve);
+      return compiled.ok ? ok(buildArcTable(compiled.value)) : compiled;
+    });
+    if (!arc.ok) return arc;
+    const { frames } = job.bending;
+    const key = `${JSON.stringify([frames, tolerance])}${curveKey}`;
+    return ok(this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance })));
+  }
+}
+
+/** The parts of a project that a run names. Problems: `run.unknown` with `id`. */
+export function sourceOf(project: Project, run: Run): Result<RunSource> {
+  const segment = project.segments.find(({ id }) => id === run.segment);
+  const path = project.paths.find(({ id }) => id === run.path);
+  if (!segment || !path) return fail('run.unknown', { id: run.id });
+  const { laying, bending, motion } = run;
+  return ok({ segment, curve: path.curve as CurveSpec, job: { laying, bending, motion } });
+}

@@ -1,0 +1,22 @@
+/** Keeps the values asked for most recently, by key. */
+export class Recent<V> {
+  readonly #most: number;
+  readonly #values = new Map<string, V>();
+
+  constructor(most: number) {
+    this.#most = most;
+  }
+
+  get(key: string, make: () => V): V {
+    let value = this.#values.get(key);
+    if (value === undefined) value = make();
+    this.#values.delete(key);
+    this.#values.set(key, value);
+    if (this.#values.size > this.#most) this.#values.delete(this.#values.keys().next().value!);
+    return value;
+  }
+
+  drop(key: string): void {
+    this.#values.delete(key);
+  }
+}

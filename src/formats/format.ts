@@ -1,0 +1,38 @@
+import type { Mesh } from '../core/mesh/mesh';
+import type { Result } from '../core/math/result';
+
+/** A file's name and bytes. */
+export interface NamedBytes {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+}
+
+/** One object of a scene: a run's name and its mesh in metres, y up. */
+export interface NamedMesh {
+  readonly name: string;
+  readonly mesh: Mesh;
+}
+
+/** A mesh file format; adding one is a file and a line in `index.ts`. */
+export interface MeshFormat<K extends string = string> {
+  readonly kind: K;
+  readonly label: string;
+  /** Lower case, without the dot; the first is the one that is written. */
+  readonly extensions: readonly string[];
+  readonly mime: string;
+  /** What travels: shown beside the choice when exporting. */
+  readonly carries: string;
+  /** Whether these bytes are of this format, whatever the name says; absent for formats that are only written. */
+  sniff?(bytes: Uint8Array): boolean;
+  /** `files[0]` is the file itself, the rest lay beside it. All meshes are merged into one, by part. */
+  read?(files: readonly NamedBytes[]): Promise<Result<Mesh>>;
+  /** The first file is the main one and is called `name` with the format's extension. */
+  write?(scene: readonly NamedMesh[], name: string): Promise<readonly NamedBytes[]>;
+}
+
+export const defineFormat = <K extends string>(format: MeshFormat<K>): MeshFormat<K> => format;
+
+/** Largest mesh that is read. */
+export const MAX_TRIANGLES = 4_000_000;
+/** Largest file that is read, bytes. */
+export const MAX_FILE_BYTES = 512 * 1024 * 1024;

@@ -1,0 +1,90 @@
+import { Document, type Texture } from '@gltf-transform/core';
+import { EXTTextureWebP } from '@gltf-transform/extensions';
+import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
+import type { NamedMesh } from './format';
+
+/** A glTF document with one node a run; parts become primitives with vertices of their own. */
+export function buildDocument(scene: readonly NamedMesh[]): Document {
+  const document = new Document();
+  document.getRoot().getAsset().generator = 'Rattan';
+  const buffer = document.createBuffer();
+  const root = document.createScene('Scene');
+  for (const { name, mesh } of scene) {
+    const textures = mesh.images.map((image) => buildTexture(document, image));
+    const materials = mesh.materials.map((material) => buildMaterial(document, material, textures));
+    const target = document.createMesh(name);
+    for (const part of mesh.parts) {
+      if (part.count === 0) continue;
+      const own = partVertices(mesh, part);
+      const accessor = (type: 'VEC2' | 'VEC3' | 'SCALAR', array: Float32Array | Uint32Array | Uint16Array) =>
+        document
+          .createAccessor()
+          .setType(type)
+          .setArray(array as Float32Array<ArrayBuffer>)
+          .setBuffer(buffer);
+      target.addPrimitive(
+        document
+          .createPrimitive()
+          .setAttribute('POSITION', accessor('VEC3', own.positions))
+          .setAttribute('NORMAL', accessor('VEC3', own.normals))
+          .setAttribute('TEXCOORD_0', accessor('VEC2', own.uvs))
+          .setIndices(accessor('SCALAR', own.indices))
+          .setMaterial(materials[part.material] ?? null)
+          .setName(part.name),
+      );
+    }
+    root.addChild(document.createNode(name).setMesh(target));
+  }
+  return document;
+}
+
+function buildTexture(document: Document, { name, mime, bytes }: Image): Texture {
+  if (mime === 'image/webp') document.createExtension(EXTTextureWebP).setRequired(true);
+  return document.createTexture(name).setMimeType(mime).setImage(bytes.slice());
+}
+
+function buildMaterial(document: Document, source: Material, textures: readonly Texture[]) {
+  const material = document
+    .createMaterial(source.name)
+    .setBaseColorFactor([...source.colour])
+    .setRoughnessFactor(source.roughness)
+    .setMetallicFactor(source.metalness)
+    .setEmissiveFactor([...source.emissive])
+    .setDoubleSided(source.doubleSided)
+    .setAlphaMode(source.alpha === 'mask' ? 'MASK' : source.alpha === 'blend' ? 'BLEND' : 'OPAQUE');
+  const texture = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
+  return material
+    .setBaseColorTexture(texture(source.colourImage))
+    .setNormalTexture(texture(source.normalImage))
+    .setMetallicRoughnessTexture(texture(source.surfaceImage));
+}
+
+/** The vertices that a part uses, in the order of first use, and its indices among them. */
+function partVertices(mesh: Mesh, part: Part) {
+  const place = new Uint32Array(mesh.positions.length / 3); // 1 + new number; 0 = not yet seen
+  const source = new Uint32Array(Math.min(part.count, place.length));
+  const wide = new Uint32Array(part.count);
+  let count = 0;
+  for (let i = 0; i < part.count; i++) {
+    const v = mesh.indices[part.start + i]!;
+    if (place[v] === 0) {
+      source[count++] = v;
+      place[v] = count;
+    }
+    wide[i] = place[v]! - 1;
+  }
+  const positions = new Float32Array(count * 3);
+  const normals = new Float32Array(count * 3);
+  const uvs = new Float32Array(count * 2);
+  for (let i = 0; i < count; i++) {
+    const v = source[i]!;
+    for (let c = 0; c < 3; c++) {
+      positions[i * 3 + c] = mesh.positions[v * 3 + c]!;
+      normals[i * 3 + c] = mesh.normals[v * 3 + c]!;
+    }
+    uvs[i * 2] = mesh.uvs[v * 2]!;
+    uvs[i * 2 + 1] = mesh.uvs[v * 2 + 1]!;
+  }
+  // 65535 is the primitive restart value and is not allowed as an index (glTF 2.0, section 3.7.2.1).
+  return { positions, normals, uvs, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
+}

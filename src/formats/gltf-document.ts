@@ -1,0 +1,168 @@
+import {
+  Document,
+  Primitive,
+  type Material as GltfMaterial,
+  type mat4,
+  type Node as GltfNode,
+  type Texture,
+} from '@gltf-transform/core';
+import { convertPrimitiveToTriangles } from '@gltf-transform/functions';
+import { fail, type Problem, type Result } from '../core/math/result';
+import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../core/mesh/mesh';
+import { addFaceNormals, fixMesh } from './fix-mesh';
+import { MAX_TRIANGLES } from './format';
+
+const MIMES: readonly string[] = ['image/png', 'image/jpeg', 'image/webp'];
+
+/** Merges all meshes of a document's scene into one, by part: nodes' transforms are built in. Problems as `fixMesh`. */
+export function mergeDocument(document: Document): Result<Mesh> {
+  const root = document.getRoot();
+  const scene = root.getDefaultScene() ?? root.listScenes()[0];
+  const warnings: Problem[] = [];
+  const gathered = new Gathered();
+  const visit = (node: GltfNode): void => {
+    const mesh = node.getMesh();
+    for (const primitive of mesh?.listPrimitives() ?? []) {
+      const mode = primitive.getMode();
+      if (mode === Primitive.Mode.POINTS || (mode >= Primitive.Mode.LINES && mode <= Primitive.Mode.LINE_STRIP)) {
+        warnings.push({ code: 'gltf.not-triangles', path: [], facts: { mesh: mesh!.getName() } });
+        continue;
+      }
+      if (mode !== Primitive.Mode.TRIANGLES) convertPrimitiveToTriangles(primitive);
+      gathered.add(primitive, node.getWorldMatrix(), mesh!.getName() || node.getName());
+    }
+    node.listChildren().forEach(visit);
+  };
+  (scene ? scene.listChildren() : root.listNodes()).forEach(visit);
+  if (gathered.indexCount / 3 > MAX_TRIANGLES) {
+    return fail('mesh.too-large', { triangles: gathered.indexCount / 3, most: MAX_TRIANGLES });
+  }
+  return fixMesh(gathered.build(), warnings);
+}
+
+class Gathered {
+  indexCount = 0;
+  #vertexCount = 0;
+  readonly #pieces: { primitive: Primitive; matrix: mat4; base: number; material: number; name: string }[] = [];
+  readonly #materials: Material[] = [];
+  readonly #materialOf = new Map<GltfMaterial | null, number>();
+  readonly #images: Image[] = [];
+  readonly #imageOf = new Map<Texture, number>();
+
+  add(primitive: Primitive, matrix: mat4, name: string): void {
+    const position = primitive.getAttribute('POSITION');
+    if (!position) return;
+    const material = this.#material(primitive.getMaterial());
+    this.#pieces.push({ primitive, matrix, base: this.#vertexCount, material, name });
+    this.#vertexCount += position.getCount();
+    this.indexCount += primitive.getIndices()?.getCount() ?? position.getCount();
+  }
+
+  build(): Mesh & { normals: Float32Array } {
+    const positions = new Float32Array(this.#vertexCount * 3);
+    const normals = new Float32Array(this.#vertexCount * 3);
+    const uvs = new Float32Array(this.#vertexCount * 2);
+    const indices = new Uint32Array(this.indexCount);
+    const parts: Part[] = [];
+    let at = 0;
+    for (const { primitive, matrix, base, material, name } of this.#pieces) {
+      const start = at;
+      const position = primitive.getAttribute('POSITION')!;
+      const count = position.getCount();
+      const isMirrored = determinant(matrix) < 0;
+      copyTransformed(positions, base, position, matrix);
+      const source = primitive.getIndices();
+      const length = source?.getCount() ?? count;
+      const list = source?.getArray();
+      for (let i = 0; i + 2 < length; i += 3) {
+        const [a, b, c] = list ? [list[i]!, list[i + 1]!, list[i + 2]!] : [i, i + 1, i + 2];
+        indices[at++] = base + a;
+        indices[at++] = base + (isMirrored ? c : b);
+        indices[at++] = base + (isMirrored ? b : c);
+      }
+      const normal = primitive.getAttribute('NORMAL');
+      if (normal) copyTransformed(normals, base, normal, normalMatrix(matrix));
+      else addFaceNormals(normals, positions, indices, start, at);
+      const uv = primitive.getAttribute('TEXCOORD_0');
+      if (uv) {
+        const element = [0, 0];
+        for (let v = 0; v < count; v++) {
+          uv.getElement(v, element);
+          uvs[(base + v) * 2] = element[0]!;
+          uvs[(base + v) * 2 + 1] = element[1]!;
+        }
+      }
+      parts.push({ name: name || this.#materials[material]!.name, material, start, count: at - start });
+    }
+    return { positions, normals, uvs, indices: indices.slice(0, at), parts, materials: this.#materials, images: this.#images };
+  }
+
+  #material(source: GltfMaterial | null): number {
+    const known = this.#materialOf.get(source);
+    if (known !== undefined) return known;
+    this.#materials.push(source ? this.#read(source) : PLAIN_MATERIAL);
+    this.#materialOf.set(source, this.#materials.length - 1);
+    return this.#materials.length - 1;
+  }
+
+  #read(source: GltfMaterial): Material {
+    const image = (key: 'colourImage' | 'normalImage' | 'surfaceImage', texture: Texture | null) => {
+      const place = texture ? this.#image(texture) : undefined;
+      return place === undefined ? {} : { [key]: place };
+    };
+    const alpha = source.getAlphaMode();
+    return {
+      name: source.getName() || `Material ${this.#materials.length + 1}`,
+      colour: [...source.getBaseColorFactor()] as [number, number, number, number],
+      roughness: source.getRoughnessFactor(),
+      metalness: source.getMetallicFactor(),
+      emissive: [...source.getEmissiveFactor()] as [number, number, number],
+      doubleSided: source.getDoubleSided(),
+      alpha: alpha === 'MASK' ? 'mask' : alpha === 'BLEND' ? 'blend' : 'opaque',
+      ...image('colourImage', source.getBaseColorTexture()),
+      ...image('normalImage', source.getNormalTexture()),
+      ...image('surfaceImage', source.getMetallicRoughnessTexture()),
+    };
+  }
+
+  #image(texture: Texture): number | undefined {
+    const known = this.#imageOf.get(texture);
+    if (known !== undefined) return known;
+    const bytes = texture.getImage();
+    const mime = texture.getMimeType();
+    if (!bytes || !MIMES.includes(mime)) return undefined;
+    this.#images.push({ name: texture.getName() || 'image', mime: mime as Image['mime'], bytes });
+    this.#imageOf.set(texture, this.#images.length - 1);
+    return this.#images.length - 1;
+  }
+}
+
+interface Elements {
+  getCount(): number;
+  getElement(index: number, target: number[]): number[];
+}
+
+function copyTransformed(out: Float32Array, base: number, source: Elements, m: mat4): void {
+  const e = [0, 0, 0];
+  for (let v = 0; v < source.getCount(); v++) {
+    source.getElement(v, e);
+    const [x, y, z] = [e[0]!, e[1]!, e[2]!];
+    for (let c = 0; c < 3; c++) out[(base + v) * 3 + c] = m[c]! * x + m[4 + c]! * y + m[8 + c]! * z + m[12 + c]!;
+  }
+}
+
+const determinant = (m: mat4): number =>
+  m[0] * (m[5] * m[10] - m[6] * m[9]) - m[4] * (m[1] * m[10] - m[2] * m[9]) + m[8] * (m[1] * m[6] - m[2] * m[5]);
+
+/** Cofactors of the upper 3 x 3: carries normals, lengths aside; signs follow a mirror. */
+function normalMatrix(m: mat4): mat4 {
+  const s = determinant(m) < 0 ? -1 : 1;
+  const cofactor = (a: number, b: number, c: number, d: number) => s * (m[a]! * m[d]! - m[b]! * m[c]!);
+  // prettier-ignore
+  return [
+    cofactor(5, 6, 9, 10), -cofactor(4, 6, 8, 10), cofactor(4, 5, 8, 9), 0,
+    -cofactor(1, 2, 9, 10), cofactor(0, 2, 8, 10), -cofactor(0, 1, 8, 9), 0,
+    cofactor(1, 2, 5, 6), -cofactor(0, 2, 4, 6), cofactor(0, 1, 4, 5), 0,
+    0, 0, 0, 1,
+  ];
+}

@@ -1,0 +1,60 @@
+import type { Material } from '../core/mesh/mesh';
+import type { NamedBytes, NamedMesh } from './format';
+
+const EXTENSION = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' } as const;
+
+/** An OBJ with one object a run, its materials in an MTL, and the colour images beside both. */
+export function writeObj(scene: readonly NamedMesh[], name: string): readonly NamedBytes[] {
+  const lines: string[] = ['# Rattan: metres, y up', `mtllib ${name}.mtl`];
+  const materials: string[] = [];
+  const images: NamedBytes[] = [];
+  let base = 1;
+  scene.forEach(({ name: run, mesh }, m) => {
+    const label = (place: number) => `${plain(mesh.materials[place]?.name ?? 'Plain')}_${m + 1}_${place + 1}`;
+    const imageName = (place: number) => `${name}-${m + 1}-${place + 1}.${EXTENSION[mesh.images[place]!.mime]}`;
+    mesh.materials.forEach((material, i) => {
+      const map = material.colourImage === undefined ? undefined : imageName(material.colourImage);
+      materials.push(...mtl(label(i), material, map));
+    });
+    mesh.images.forEach(({ bytes }, i) => images.push({ name: imageName(i), bytes }));
+    lines.push(`o ${plain(run)}`);
+    const { positions: p, normals: n, uvs } = mesh;
+    const count = p.length / 3;
+    for (let v = 0; v < count; v++) lines.push(`v ${num(p[v * 3]!)} ${num(p[v * 3 + 1]!)} ${num(p[v * 3 + 2]!)}`);
+    for (let v = 0; v < count; v++) lines.push(`vt ${num(uvs[v * 2]!)} ${num(1 - uvs[v * 2 + 1]!)}`);
+    for (let v = 0; v < count; v++) lines.push(`vn ${num(n[v * 3]!)} ${num(n[v * 3 + 1]!)} ${num(n[v * 3 + 2]!)}`);
+    for (const part of mesh.parts) {
+      lines.push(`g ${plain(part.name)}`, `usemtl ${label(part.material)}`);
+      for (let i = part.start; i < part.start + part.count; i += 3) {
+        const corner = (k: number) => {
+          const v = mesh.indices[i + k]! + base;
+          return `${v}/${v}/${v}`;
+        };
+        lines.push(`f ${corner(0)} ${corner(1)} ${corner(2)}`);
+      }
+    }
+    base += count;
+  });
+  const encode = (text: string[]) => new TextEncoder().encode(text.join('\n') + '\n');
+  return [{ name: `${name}.obj`, bytes: encode(lines) }, { name: `${name}.mtl`, bytes: encode(materials) }, ...images];
+}
+
+/** Nine significant digits bring a 32-bit float back unchanged. */
+const num = (x: number): string => String(Number(x.toPrecision(9)));
+
+const plain = (text: string): string => text.replace(/\s+/g, '_') || 'run';
+
+/** Roughness and metalness as Pr and Pm, with Ns for programs that know only that. */
+function mtl(label: string, { colour, emissive, roughness, metalness }: Material, map: string | undefined): string[] {
+  const rgb = (c: readonly number[]) => c.slice(0, 3).map((x) => num(x)).join(' ');
+  return [
+    `newmtl ${label}`,
+    `Kd ${rgb(colour)}`,
+    `Ke ${rgb(emissive)}`,
+    `d ${num(colour[3])}`,
+    `Ns ${num((1 - roughness) ** 2 * 1000)}`,
+    `Pr ${num(roughness)}`,
+    `Pm ${num(metalness)}`,
+    ...(map ? [`map_Kd ${map}`] : []),
+  ];
+}

@@ -1,0 +1,31 @@
+import { roundBend } from '../../core/curve/edit/round-bend';
+import type { Remedy } from '../../core/findings/finding';
+import { assertNever } from '../../core/math/assert-never';
+import type { Project } from '../schema';
+import { changeCurve, setPoint } from './paths';
+import { setStep } from './runs';
+import { setPrepare } from './segments';
+
+/** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
+export function applyRemedy(project: Project, runId: string, remedy: Remedy): Project | undefined {
+  const run = project.runs.find(({ id }) => id === runId);
+  if (!run) return undefined;
+  switch (remedy.kind) {
+    case 'setLayingRule':
+      return setStep(project, runId, 'laying', { rule: remedy.rule });
+    case 'sliceAsNeeded':
+      return setStep(project, runId, 'bending', { slicing: { mode: 'auto' } });
+    case 'setFrameRule':
+      return setStep(project, runId, 'bending', { frames: { ...run.bending.frames, rule: remedy.rule } });
+    case 'prepare':
+      return setPrepare(project, run.segment, remedy.change);
+    case 'setPointRadius':
+      return setPoint(project, run.path, remedy.point, { radius: remedy.radius });
+    case 'roundBend': {
+      const changed = changeCurve(project, run.path, (curve) => roundBend(curve, remedy.station, remedy.radius) ?? curve);
+      return changed === project ? undefined : changed;
+    }
+    default:
+      return assertNever(remedy);
+  }
+}

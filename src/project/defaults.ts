@@ -1,0 +1,23 @@
+import type { RunJob } from '../core/bending/run-spec';
+import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
+import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
+
+/** How a new run is laid, bent and grown. */
+export const JOB_DEFAULTS: RunJob = {
+  laying: { rule: 'fillStretch', count: 10, gap: 0, from: null, to: null },
+  bending: {
+    frames: { rule: 'upright', up: [0, 1, 0] },
+    roll: 0,
+    turns: 0,
+    gauge: 1,
+    pastEnd: 'straightOn',
+    slicing: { mode: 'auto' },
+    tolerance: null,
+  },
+  motion: { growth: 'stretchOut', seconds: 4 },
+};
+
+/** Made segments lie along +x already. */
+export const MADE_PREPARE: PrepareSpec = { ...PREPARE_DEFAULTS, forward: '+x', up: '+y' };
+
+export const makerDefaults = (kind: MakerName): MakerSpec => maker(kind).defaults as MakerSpec;

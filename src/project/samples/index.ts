@@ -1,0 +1,1 @@
+export { saltgrassLanding } from './saltgrass-landing';

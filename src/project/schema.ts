@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { runJobSchema } from '../core/bending/run-spec';
+import { curveSpecSchema } from '../core/curve/registry';
+import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
+
+export const PROJECT_VERSION = 1;
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
+const name = z.string().trim().min(1).max(200);
+
+export const segmentSchema = z.strictObject({ id, name, source: segmentSourceSchema, prepare: prepareSpecSchema });
+export const pathSchema = z.strictObject({ id, name, curve: curveSpecSchema });
+export const runSchema = z.strictObject({
+  id,
+  name,
+  visible: z.boolean(),
+  /** Ids of the segment and of the path that the run lays and follows. */
+  segment: id,
+  path: id,
+  ...runJobSchema.shape,
+});
+
+/** The project document: plain values only, replaced and never edited in place. */
+export const projectSchema = z
+  .strictObject({
+    format: z.literal('rattan-project'),
+    version: z.literal(PROJECT_VERSION),
+    name,
+    segments: z.array(segmentSchema).max(500).readonly(),
+    paths: z.array(pathSchema).max(500).readonly(),
+    runs: z.array(runSchema).max(500).readonly(),
+  })
+  .superRefine((project, context) => {
+    for (const key of ['segments', 'paths', 'runs'] as const) {
+      const seen = new Set<string>();
+      project[key].forEach((item, i) => {
+        if (seen.has(item.id)) context.addIssue({ code: 'custom', path: [key, i, 'id'], message: `the id ${item.id} is there twice` });
+        seen.add(item.id);
+      });
+    }
+    project.runs.forEach((run, i) => {
+      const missing = (key: 'segment' | 'path', list: readonly { id: string }[]) => {
+        if (list.some((item) => item.id === run[key])) return;
+        context.addIssue({ code: 'custom', path: ['runs', i, key], message: `there is no ${key} with the id ${run[key]}` });
+      };
+      missing('segment', project.segments);
+      missing('path', project.paths);
+    });
+  });
+
+export type Project = z.infer<typeof projectSchema>;
+export type Segment = z.infer<typeof segmentSchema>;
+export type Path = z.infer<typeof pathSchema>;
+export type Run = z.infer<typeof runSchema>;
+
+export const emptyProject = (projectName: string): Project => ({
+  format: 'rattan-project',
+  version: PROJECT_VERSION,
+  name: projectName,
+  segments: [],
+  paths: [],
+  runs: [],
+});
+
+/** Ids of the brought meshes that a project's segments use. */
+export const assetIdsOf = (project: Project): readonly string[] => [
+  ...new Set(project.segments.flatMap(({ source }) => (source.from === 'asset' ? [source.asset] : []))),
+];

@@ -1,0 +1,9 @@
+/** Steps from one version of the project file to the next: `steps[n]` makes version n + 1 out of version n. */
+const steps: Readonly<Record<number, (file: unknown) => unknown>> = {};
+
+/** The file as the current version would have written it. */
+export function upgrade(file: unknown, version: number): unknown {
+  let current = file;
+  for (let v = version; steps[v]; v++) current = steps[v](current);
+  return current;
+}
