@@ -69,7 +69,16 @@ export class Deriver {
     if (!plan.ok) return plan;
     const { prepare } = source.segment;
     const { laying } = plan.value;
-    const findings = findAll({ table: table.value, path: curve, segment: prepared, prepare, support, job, laying });
+    const findings = findAll({
+      table: table.value,
+      path: curve,
+      segment: prepared,
+      prepare,
+      isBrought: source.segment.source.from === 'asset',
+      support,
+      job,
+      laying,
+    });
     return ok({ source, ready: ready.value, table: table.value, plan: plan.value, findings }, ready.warnings);
   }
 

@@ -33,6 +33,8 @@ export interface CheckInput {
   readonly path: CurveSpec;
   readonly segment: PreparedSegment;
   readonly prepare: PrepareSpec;
+  /** The segment is a mesh that was brought, not made here. */
+  readonly isBrought: boolean;
   /** See `buildSupport`. */
   readonly support: Float64Array;
   readonly job: RunJob;

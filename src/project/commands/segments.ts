@@ -1,4 +1,4 @@
-import type { MakerSpec } from '../../core/segment/registry';
+import { maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { Project, Segment } from '../schema';
 
@@ -12,8 +12,13 @@ const changeSegment = (project: Project, id: string, change: Partial<Segment>): 
   segments: project.segments.map((segment) => (segment.id === id ? { ...segment, ...change } : segment)),
 });
 
-export const setMaker = (project: Project, id: string, spec: MakerSpec): Project =>
-  changeSegment(project, id, { source: { from: 'maker', spec } });
+/** Gives a made segment other numbers or another maker; a name that only said the maker follows. */
+export function setMaker(project: Project, id: string, spec: MakerSpec): Project {
+  const segment = project.segments.find((s) => s.id === id);
+  const before = segment?.source.from === 'maker' ? maker(segment.source.spec.kind as MakerName).label : undefined;
+  const name = segment?.name === before ? { name: maker(spec.kind).label } : {};
+  return changeSegment(project, id, { source: { from: 'maker', spec }, ...name });
+}
 
 export function setPrepare(project: Project, id: string, change: Partial<PrepareSpec>): Project {
   const segment = project.segments.find((s) => s.id === id);

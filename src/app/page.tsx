@@ -1,0 +1,5 @@
+import { Workbench } from '../ui/Workbench';
+
+export default function Page() {
+  return <Workbench />;
+}

@@ -1,0 +1,30 @@
+import type { Result } from '../core/math/result';
+import type { Box } from '../core/mesh/box';
+import type { NamedBytes } from '../formats/format';
+import type { Project } from '../project/schema';
+import type { RunSource } from './derive';
+import type { RunReport } from './report';
+import type { Held, RunView } from './run-view';
+
+/** A mesh that was read and stored. */
+export interface BroughtMesh {
+  readonly asset: string;
+  readonly fileName: string;
+  readonly triangles: number;
+  readonly box: Box;
+}
+
+export type OnShare = (share: number) => void;
+
+/** What the computing worker does for the page. Brought meshes are found in the browser's storage. */
+export interface ComputeApi {
+  view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
+  bring(files: readonly NamedBytes[], onShare: OnShare): Promise<Result<BroughtMesh>>;
+  bake(
+    project: Project,
+    extension: string,
+    name: string,
+    options: { readonly run?: string | undefined; readonly time: number | null },
+    onShare: OnShare,
+  ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>>;
+}

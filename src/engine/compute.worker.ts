@@ -1,0 +1,34 @@
+import '../project/jitless';
+import { expose, transfer } from 'comlink';
+import { fail, ok } from '../core/math/result';
+import { readMesh } from '../formats/registry';
+import { loadAsset, saveAsset } from '../project/storage/assets';
+import { bakeFiles } from './bake';
+import { bringMesh } from './bring-mesh';
+import type { ComputeApi } from './compute-api';
+import { Deriver } from './derive';
+import { buildRunView, SegmentNumbers, transferables } from './run-view';
+
+const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
+const deriver = new Deriver(async (id) => {
+  const bytes = await loadAsset(id);
+  return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
+});
+
+const api: ComputeApi = {
+  async view(source, time, held) {
+    const derived = await deriver.derive(source, time);
+    if (!derived.ok) return derived;
+    const view = buildRunView(derived.value, held, numbers);
+    return transfer(ok(view, derived.warnings), transferables(view));
+  },
+  async bring(files, onShare) {
+    const result = await bringMesh(files, onShare);
+    if (!result.ok) return result;
+    await saveAsset(result.value.brought.asset, result.value.bytes);
+    return ok(result.value.brought, result.warnings);
+  },
+  bake: (project, extension, name, options, onShare) => bakeFiles(project, deriver, extension, name, { ...options, onProgress: onShare }),
+};
+
+expose(api);

@@ -1,0 +1,165 @@
+import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
+import type { Finding } from '../core/findings/finding';
+import { tightnessAt } from '../core/findings/checks/folding-over';
+import { FRAME_STRIDE } from '../core/frames/frame-table';
+import { curvatureAt, tightest, type Tightest } from '../core/frames/tightness';
+import { lay, type Laying } from '../core/laying/lay';
+import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
+import { boxOf, type Box } from '../core/mesh/box';
+import type { Image, Material } from '../core/mesh/mesh';
+import type { ChosenAxes } from '../core/segment/find-axes';
+import type { PreparedSegment } from '../core/segment/prepare';
+import type { DerivedRun } from './derive';
+
+/** What a laying rule would come to; absent when it cannot be laid. */
+export interface LayingChoice {
+  readonly count: number;
+  readonly stretch: number;
+  readonly gap: number;
+  readonly remainder: number;
+}
+
+/** The path as samples: metres, 1/m, radians. All arrays have one entry (three for `line`) a sample. */
+export interface PathView {
+  readonly length: number;
+  readonly planLength: number;
+  readonly closed: boolean;
+  readonly step: number;
+  readonly line: Float32Array;
+  readonly curvature: Float32Array;
+  /** Share of the radius that the section uses on the inner side; folds over at 1. */
+  readonly tightness: Float32Array;
+  readonly pointStations: Float64Array;
+  readonly tightest: Tightest;
+}
+
+/** A run as the screen shows it. */
+export interface RunView {
+  readonly positions: Float32Array;
+  readonly normals: Float32Array;
+  /** Absent when the page has the one with this key. */
+  readonly topology?: Topology;
+  readonly topologyKey: string;
+  readonly surface?: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
+  readonly surfaceKey: string;
+  readonly box: Box;
+  readonly path: PathView;
+  readonly laying: Laying;
+  readonly choices: Partial<Record<LayingRuleName, LayingChoice>>;
+  readonly findings: readonly Finding[];
+  readonly triangles: number;
+  readonly segment: {
+    readonly length: number;
+    readonly box: Box;
+    readonly sourceBox: Box;
+    readonly axes: ChosenAxes;
+    /** Rows that the segment came with, and the most that a piece has after slicing. */
+    readonly ownRows: number;
+    readonly rows: number;
+    readonly triangles: number;
+  };
+}
+
+/** What the page holds already of a run, so that it is not sent again. */
+export interface Held {
+  readonly topologyKey: string | undefined;
+  readonly surfaceKey: string | undefined;
+}
+
+/** Numbers segments in the order in which they are met, for keys; `prefix` tells one worker's numbers from another's. */
+export class SegmentNumbers {
+  readonly prefix: string;
+  readonly #numbers = new WeakMap<PreparedSegment, number>();
+  #next = 1;
+
+  constructor(prefix: string) {
+    this.prefix = prefix;
+  }
+
+  of(segment: PreparedSegment): number {
+    const known = this.#numbers.get(segment);
+    if (known !== undefined) return known;
+    this.#numbers.set(segment, this.#next);
+    return this.#next++;
+  }
+}
+
+export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNumbers): RunView {
+  const { plan, table, ready, source, findings } = derived;
+  const bent = bendRun(plan, table);
+  const topologyKey = numbers.prefix + keyOf(plan.pieces.map(({ segment }) => numbers.of(segment)));
+  const { mesh } = ready.prepared;
+  const count = table.intervals + 1;
+  const line = new Float32Array(count * 3);
+  const curvature = new Float32Array(count);
+  const tightness = new Float32Array(count);
+  const checked = { table, support: ready.support, job: source.job, laying: plan.laying };
+  for (let i = 0; i < count; i++) {
+    for (let c = 0; c < 3; c++) line[i * 3 + c] = table.frames[i * FRAME_STRIDE + c]!;
+    curvature[i] = curvatureAt(table, i);
+    tightness[i] = tightnessAt(checked, i);
+  }
+  const { reach } = plan.laying;
+  return {
+    ...bent,
+    topologyKey,
+    ...(held.topologyKey !== topologyKey && { topology: buildTopology(plan) }),
+    surfaceKey: ready.key,
+    ...(held.surfaceKey !== ready.key && { surface: { materials: mesh.materials, images: mesh.images } }),
+    box: boxOf(bent.positions),
+    path: {
+      length: table.length,
+      planLength: table.planLength,
+      closed: table.closed,
+      step: table.step,
+      line,
+      curvature,
+      tightness,
+      pointStations: table.pointStations,
+      tightest: tightest(table, reach.from, reach.to),
+    },
+    laying: plan.laying,
+    choices: layingChoices(derived),
+    findings,
+    triangles: plan.pieces.reduce((sum, { segment }) => sum + segment.mesh.indices.length / 3, 0),
+    segment: {
+      length: ready.prepared.length,
+      box: ready.prepared.box,
+      sourceBox: ready.prepared.sourceBox,
+      axes: ready.prepared.axes,
+      ownRows: ready.prepared.rows.length - 1,
+      rows: plan.pieces.reduce((most, { segment }) => Math.max(most, segment.rows.length - 1), 0),
+      triangles: mesh.indices.length / 3,
+    },
+  };
+}
+
+/** The buffers of a view that may be handed over instead of copied. */
+export function transferables(view: RunView): ArrayBuffer[] {
+  const arrays = [view.positions, view.normals, view.path.line, view.path.curvature, view.path.tightness];
+  const topology = view.topology ? [view.topology.uvs, view.topology.indices] : [];
+  return [...arrays, ...topology].map((array) => array.buffer as ArrayBuffer);
+}
+
+function layingChoices({ source, table, ready }: DerivedRun): RunView['choices'] {
+  const choices: Partial<Record<LayingRuleName, LayingChoice>> = {};
+  for (const { kind } of LAYING_RULES) {
+    const laid = lay({ ...source.job.laying, rule: kind }, ready.prepared.length, table.length, table.closed);
+    if (!laid.ok) continue;
+    const { placements, stretch, gap, remainder } = laid.value;
+    choices[kind] = { count: placements.length, stretch, gap, remainder };
+  }
+  return choices;
+}
+
+/** Equal neighbours are counted: 3x12,4 = twelve of 3, one of 4. */
+function keyOf(numbers: readonly number[]): string {
+  const runs: string[] = [];
+  for (let i = 0; i < numbers.length; ) {
+    let end = i + 1;
+    while (end < numbers.length && numbers[end] === numbers[i]) end++;
+    runs.push(end - i > 1 ? `${numbers[i]}x${end - i}` : `${numbers[i]}`);
+    i = end;
+  }
+  return runs.join();
+}

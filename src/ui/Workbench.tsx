@@ -1,0 +1,57 @@
+'use client';
+
+import '../project/jitless';
+import { CssBaseline, ThemeProvider, Box, CircularProgress } from '@mui/material';
+import { SnackbarProvider } from 'notistack';
+import dynamic from 'next/dynamic';
+import { ExportDialog } from './export/ExportDialog';
+import { Header } from './header/Header';
+import { ShelfDialog } from './shelf/ShelfDialog';
+import { AppProvider, useSession } from './state/app-context';
+import { StraightPane } from './straightview/StraightPane';
+import { theme } from './theme';
+import { Ticket } from './ticket/Ticket';
+import { useAppKeys } from './use-app-keys';
+
+const BentView = dynamic(() => import('./bentview/BentView').then((m) => m.BentView), { ssr: false });
+
+/** The one screen. */
+export function Workbench() {
+  return (
+    <ThemeProvider theme={theme} defaultMode="light">
+      <CssBaseline />
+      <SnackbarProvider maxSnack={3} autoHideDuration={6000} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}>
+        <AppProvider fallback={<Starting />}>
+          <Screen />
+        </AppProvider>
+      </SnackbarProvider>
+    </ThemeProvider>
+  );
+}
+
+function Starting() {
+  return (
+    <Box sx={{ height: '100dvh', display: 'grid', placeItems: 'center' }}>
+      <CircularProgress aria-label="Opening the last project" color="primary" size={28} />
+    </Box>
+  );
+}
+
+function Screen() {
+  const dialog = useSession((s) => s.dialog);
+  useAppKeys();
+  return (
+    <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr' }}>
+      <Header />
+      <Box sx={{ minHeight: 0, display: 'grid', gridTemplateColumns: '312px 1fr' }}>
+        <Ticket />
+        <Box component="main" sx={{ minWidth: 0, minHeight: 0, display: 'grid', gridTemplateRows: '1fr auto' }}>
+          <BentView />
+          <StraightPane />
+        </Box>
+      </Box>
+      {dialog === 'export' && <ExportDialog />}
+      {dialog === 'shelf' && <ShelfDialog />}
+    </Box>
+  );
+}

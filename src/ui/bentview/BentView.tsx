@@ -1,0 +1,60 @@
+'use client';
+
+import { Box, Typography } from '@mui/material';
+import { useState } from 'react';
+import { FindingsPanel } from '../findings/FindingsPanel';
+import { useProject, useRun, useRunResult, useSession } from '../state/app-context';
+import { EmptyProject } from './EmptyProject';
+import { HandleLines } from './HandleLines';
+import { PathOverlay } from './PathOverlay';
+import { Scene } from './Scene';
+import { StationMarker } from './StationMarker';
+import { useViewPointer } from './use-view-pointer';
+import { Viewport } from './viewport';
+import { ViewToolbar } from './ViewToolbar';
+
+/** The 3D view with what lies over it. */
+export function BentView() {
+  const [viewport] = useState(() => new Viewport());
+  const run = useRun();
+  const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
+  const result = useRunResult(run?.id);
+  const tool = useSession((s) => s.tool);
+  const isEmpty = useProject((s) => s.project.runs.length === 0);
+  const { handlers, penFrom, penAt } = useViewPointer(viewport, path);
+  return (
+    <Box
+      component="section"
+      aria-label="Bent view"
+      {...handlers}
+      sx={{
+        position: 'relative',
+        height: '100%',
+        overflow: 'hidden',
+        cursor: tool === 'pen' ? 'crosshair' : 'default',
+        background: (t) => `linear-gradient(${t.vars!.palette.tokens.paper}, ${t.vars!.palette.tokens.ground} 38%)`,
+      }}
+    >
+      <Scene viewport={viewport} />
+      {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
+      <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+        {penFrom && penAt && <HandleLines viewport={viewport} from={penFrom} to={[penAt]} isDashed />}
+        {path && run?.visible && <PathOverlay viewport={viewport} path={path} />}
+        {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
+      </Box>
+      <Box sx={{ position: 'absolute', top: 14, left: 14, right: 14, display: 'flex', justifyContent: 'space-between', pointerEvents: 'none' }}>
+        <ViewToolbar />
+        {tool === 'shape' && <FindingsPanel />}
+      </Box>
+      {tool === 'pen' && (
+        <Typography
+          role="status"
+          sx={{ position: 'absolute', bottom: 14, left: '50%', transform: 'translateX(-50%)', px: 4, py: 1.5, borderRadius: 2, bgcolor: 'secondary.main', color: 'background.paper', pointerEvents: 'none' }}
+        >
+          Click on the ground for the next point. Enter ends.
+        </Typography>
+      )}
+      {isEmpty && <EmptyProject />}
+    </Box>
+  );
+}

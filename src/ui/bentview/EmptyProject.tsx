@@ -1,0 +1,44 @@
+'use client';
+
+import DrawOutlined from '@mui/icons-material/DrawOutlined';
+import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
+import { Box, Button, Typography } from '@mui/material';
+import { saltgrassLanding } from '../../project/samples';
+import { BringButton } from '../fields/BringButton';
+import { useApp } from '../state/app-context';
+import { broughtSegment } from '../state/brought-segment';
+import { useNewRun } from '../state/use-new-run';
+
+/** What an empty project offers: three things to do. */
+export function EmptyProject() {
+  const { keeper } = useApp();
+  const { addMade, addRunOf } = useNewRun();
+  return (
+    <Box sx={{ position: 'absolute', inset: 0, display: 'grid', placeItems: 'center', pointerEvents: 'none' }}>
+      <Box
+        sx={{
+          pointerEvents: 'auto',
+          width: 340,
+          p: 6,
+          display: 'grid',
+          gap: 3,
+          borderRadius: 3,
+          border: '1px solid',
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+        }}
+        onPointerUp={(event) => event.stopPropagation()}
+      >
+        <Typography variant="h2">Lay something along a path</Typography>
+        <Typography color="text.secondary">Draw a path on the ground; a segment is laid along it and bends with it.</Typography>
+        <Button variant="contained" color="secondary" startIcon={<DrawOutlined />} onClick={() => addMade('kerbedLane')}>
+          Draw a road
+        </Button>
+        <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => addRunOf(broughtSegment(mesh))} />
+        <Button variant="outlined" color="secondary" startIcon={<LandscapeOutlined />} onClick={() => void keeper.create(saltgrassLanding())}>
+          Open the sample
+        </Button>
+      </Box>
+    </Box>
+  );
+}

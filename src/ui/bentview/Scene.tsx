@@ -1,0 +1,58 @@
+'use client';
+
+import { Canvas } from '@react-three/fiber';
+import { useColorScheme } from '@mui/material/styles';
+import { useMemo } from 'react';
+import { useProject, useResults, useRun, useSession } from '../state/app-context';
+import { TOKENS } from '../tokens';
+import { FrameReporter } from './FrameReporter';
+import { Ground } from './Ground';
+import { Lights } from './Lights';
+import { PathLine } from './PathLine';
+import { RunMesh } from './RunMesh';
+import { boundingSphere, sceneBox } from './scene-box';
+import { ViewCamera } from './ViewCamera';
+import type { Viewport } from './viewport';
+
+/** The drawn scene: all visible runs on the ground. Drawn on demand only. */
+export function Scene({ viewport }: { viewport: Viewport }) {
+  const runs = useProject((s) => s.project.runs);
+  const selected = useRun();
+  const results = useResults((s) => s.results);
+  const view = useSession((s) => s.view);
+  const framing = useSession((s) => s.framing);
+  const { mode } = useColorScheme();
+  const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
+  const shown = useMemo(
+    () => runs.flatMap((run) => (run.visible && results.has(run.id) ? [{ run, result: results.get(run.id)! }] : [])),
+    [runs, results],
+  );
+  const box = useMemo(() => sceneBox(shown.map(({ result }) => result)), [shown]);
+  const sphere = useMemo(() => boundingSphere(box), [box]);
+  const own = shown.find(({ run }) => run.id === selected?.id);
+  const framed = useMemo(
+    () => (framing.what === 'run' && own ? boundingSphere(sceneBox([own.result])) : sphere),
+    [framing.what, own, sphere],
+  );
+  // The first results arrive after the first frame: that is when the scene is framed.
+  const isReady = shown.length > 0;
+  return (
+    <Canvas
+      frameloop="demand"
+      shadows="soft"
+      dpr={[1, 2]}
+      gl={{ antialias: true, alpha: true, preserveDrawingBuffer: true }}
+      aria-hidden
+      style={{ position: 'absolute', inset: 0 }}
+    >
+      <ViewCamera view={view} framing={framing.count * 2 + (isReady ? 1 : 0)} sphere={framed} />
+      <Lights {...sphere} />
+      <Ground height={Math.min(0, box.min[1])} sphere={sphere} />
+      {shown.map(({ run, result }) => (
+        <RunMesh key={run.id} run={run.id} result={result} />
+      ))}
+      {own && <PathLine line={own.result.view.path.line} colour={tokens.leaf} isSelected />}
+      <FrameReporter viewport={viewport} />
+    </Canvas>
+  );
+}

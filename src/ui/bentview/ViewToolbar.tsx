@@ -1,0 +1,50 @@
+'use client';
+
+import CenterFocusStrongOutlined from '@mui/icons-material/CenterFocusStrongOutlined';
+import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
+import { useApp, useSession, useSet } from '../state/app-context';
+import type { ToolName, ViewName } from '../state/session-store';
+
+const VIEWS: readonly { value: ViewName; label: string }[] = [
+  { value: 'free', label: 'Free' },
+  { value: 'above', label: 'Above' },
+  { value: 'front', label: 'Front' },
+  { value: 'side', label: 'Side' },
+];
+
+/** What the pointer does, from where one looks, and framing. */
+export function ViewToolbar() {
+  const tool = useSession((s) => s.tool);
+  const view = useSession((s) => s.view);
+  const set = useSet();
+  const { session } = useApp();
+  const group = { bgcolor: 'background.paper', pointerEvents: 'auto' } as const;
+  return (
+    <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+      <ToggleButtonGroup exclusive aria-label="Tool" value={tool} sx={group} onChange={(_, next: ToolName | null) => next && set({ tool: next })}>
+        <Tooltip title="Drag points along the ground, with Shift up and down. Click on the path for a new point.">
+          <ToggleButton value="shape">Shape path</ToggleButton>
+        </Tooltip>
+        <Tooltip title="Click on the ground for one point after another. Enter ends.">
+          <ToggleButton value="pen">Pen</ToggleButton>
+        </Tooltip>
+      </ToggleButtonGroup>
+      <ToggleButtonGroup exclusive aria-label="View" value={view} sx={group} onChange={(_, next: ViewName | null) => next && set({ view: next })}>
+        {VIEWS.map(({ value, label }) => (
+          <ToggleButton key={value} value={value}>
+            {label}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <Tooltip title="Frame the whole scene (Home)">
+        <IconButton
+          aria-label="Frame the whole scene"
+          onClick={() => session.getState().frame('all')}
+          sx={{ ...group, border: '1px solid', borderColor: 'divider', '&:hover': { bgcolor: 'background.paper' } }}
+        >
+          <CenterFocusStrongOutlined sx={{ fontSize: 18 }} />
+        </IconButton>
+      </Tooltip>
+    </Box>
+  );
+}

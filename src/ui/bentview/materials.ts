@@ -1,0 +1,56 @@
+import { DoubleSide, FrontSide, MeshStandardMaterial, RepeatWrapping, SRGBColorSpace, Texture } from 'three';
+import type { Image, Material } from '../../core/mesh/mesh';
+
+/** three's materials for a run's; textures appear when their images are decoded, then `onReady` is called. */
+export function buildMaterials(
+  materials: readonly Material[],
+  images: readonly Image[],
+  onReady: () => void,
+): MeshStandardMaterial[] {
+  const textures = images.map((image) => {
+    const texture = new Texture();
+    texture.wrapS = texture.wrapT = RepeatWrapping;
+    texture.flipY = false;
+    texture.anisotropy = 8;
+    const blob = new Blob([image.bytes as Uint8Array<ArrayBuffer>], { type: image.mime });
+    createImageBitmap(blob, { imageOrientation: 'none', premultiplyAlpha: 'none' }).then(
+      (bitmap) => {
+        texture.image = bitmap;
+        texture.needsUpdate = true;
+        onReady();
+      },
+      () => onReady(),
+    );
+    return texture;
+  });
+  const textureAt = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
+  return materials.map((source) => {
+    const [r, g, b, opacity] = source.colour;
+    const map = textureAt(source.colourImage);
+    if (map) map.colorSpace = SRGBColorSpace;
+    const surface = textureAt(source.surfaceImage);
+    const material = new MeshStandardMaterial({
+      name: source.name,
+      roughness: source.roughness,
+      metalness: source.metalness,
+      opacity,
+      transparent: source.alpha === 'blend',
+      alphaTest: source.alpha === 'mask' ? 0.5 : 0,
+      side: source.doubleSided ? DoubleSide : FrontSide,
+      map,
+      normalMap: textureAt(source.normalImage),
+      roughnessMap: surface,
+      metalnessMap: surface,
+    });
+    material.color.setRGB(r, g, b);
+    material.emissive.setRGB(...source.emissive);
+    return material;
+  });
+}
+
+export function disposeMaterials(materials: readonly MeshStandardMaterial[]): void {
+  for (const material of materials) {
+    for (const texture of [material.map, material.normalMap, material.roughnessMap]) texture?.dispose();
+    material.dispose();
+  }
+}

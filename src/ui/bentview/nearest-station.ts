@@ -1,0 +1,31 @@
+import type { PathView } from '../../engine/run-view';
+import type { Viewport } from './viewport';
+
+/** The station of the path's place nearest to a pixel, if it is within `within` pixels; metres. */
+export function nearestStation(viewport: Viewport, path: PathView, x: number, y: number, within: number): number | undefined {
+  const { line, step, length } = path;
+  let best: number | undefined;
+  let least = within;
+  let before: { x: number; y: number } | undefined;
+  for (let i = 0; i * 3 < line.length; i++) {
+    const p = viewport.toScreen([line[i * 3]!, line[i * 3 + 1]!, line[i * 3 + 2]!]);
+    if (before && p.isAhead) {
+      const [dx, dy] = [p.x - before.x, p.y - before.y];
+      const l2 = dx * dx + dy * dy;
+      const t = l2 > 0 ? Math.min(Math.max(((x - before.x) * dx + (y - before.y) * dy) / l2, 0), 1) : 0;
+      const distance = Math.hypot(x - before.x - t * dx, y - before.y - t * dy);
+      if (distance < least) [best, least] = [Math.min((i - 1 + t) * step, length), distance];
+    }
+    before = p.isAhead ? p : undefined;
+  }
+  return best;
+}
+
+/** The place of a station on the sampled path, metres. */
+export function placeAt({ line, step }: PathView, station: number): [number, number, number] {
+  const x = station / step;
+  const i = Math.min(Math.max(Math.floor(x), 0), line.length / 3 - 2);
+  const t = Math.min(Math.max(x - i, 0), 1);
+  const mix = (c: number) => line[i * 3 + c]! * (1 - t) + line[i * 3 + 3 + c]! * t;
+  return [mix(0), mix(1), mix(2)];
+}

@@ -1,0 +1,40 @@
+import type { Vec3 } from '../../core/math/vec3';
+import type { RunResult } from '../state/results-store';
+
+export interface Sphere {
+  readonly centre: Vec3;
+  readonly radius: number;
+}
+
+export interface SceneBox {
+  readonly min: Vec3;
+  readonly max: Vec3;
+}
+
+const EMPTY_SCENE: SceneBox = { min: [-8, 0, -5], max: [8, 1, 5] };
+
+/** The box round some runs: their meshes, and their paths where nothing has grown yet. */
+export function sceneBox(results: readonly RunResult[]): SceneBox {
+  const min = [Infinity, Infinity, Infinity];
+  const max = [-Infinity, -Infinity, -Infinity];
+  for (const { view } of results) {
+    for (const corner of [view.box.min, view.box.max]) {
+      for (let c = 0; c < 3; c++) {
+        if (!Number.isFinite(corner[c]!)) continue;
+        min[c] = Math.min(min[c]!, corner[c]!);
+        max[c] = Math.max(max[c]!, corner[c]!);
+      }
+    }
+    const { line } = view.path;
+    for (let i = 0; i < line.length; i++) {
+      min[i % 3] = Math.min(min[i % 3]!, line[i]!);
+      max[i % 3] = Math.max(max[i % 3]!, line[i]!);
+    }
+  }
+  return min[0]! <= max[0]! ? { min: min as unknown as Vec3, max: max as unknown as Vec3 } : EMPTY_SCENE;
+}
+
+export function boundingSphere({ min, max }: SceneBox): Sphere {
+  const centre: Vec3 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
+  return { centre, radius: Math.max(Math.hypot(max[0] - min[0], max[1] - min[1], max[2] - min[2]) / 2, 0.05) };
+}

@@ -1,0 +1,79 @@
+import { Plane, Raycaster, Vector2, Vector3, type Camera, type Object3D } from 'three';
+import type { Vec3 } from '../../core/math/vec3';
+
+export interface ScreenPoint {
+  /** Pixels from the view's top left corner. */
+  readonly x: number;
+  readonly y: number;
+  /** In front of the camera. */
+  readonly isAhead: boolean;
+}
+
+/** The bridge between the drawn scene and the page's elements over it: projection, picking, and news of each frame. */
+export class Viewport {
+  #camera: Camera | undefined;
+  #scene: Object3D | undefined;
+  #width = 1;
+  #height = 1;
+  #redraw = () => {};
+  readonly #listeners = new Set<() => void>();
+  readonly #point = new Vector3();
+  readonly #raycaster = new Raycaster();
+
+  attach(camera: Camera, scene: Object3D, width: number, height: number, redraw: () => void): void {
+    this.#camera = camera;
+    this.#scene = scene;
+    this.#width = width;
+    this.#height = height;
+    this.#redraw = redraw;
+  }
+
+  /** Called once a drawn frame, when the camera's matrices are up to date. */
+  frameDrawn(): void {
+    for (const listener of this.#listeners) listener();
+  }
+
+  onFrame(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    listener();
+    return () => this.#listeners.delete(listener);
+  }
+
+  redraw(): void {
+    this.#redraw();
+  }
+
+  toScreen([x, y, z]: Vec3): ScreenPoint {
+    if (!this.#camera) return { x: 0, y: 0, isAhead: false };
+    const p = this.#point.set(x, y, z).project(this.#camera);
+    return { x: ((p.x + 1) / 2) * this.#width, y: ((1 - p.y) / 2) * this.#height, isAhead: p.z > -1 && p.z < 1 };
+  }
+
+  /** Where the ray under a pixel meets the plane through `through` with the given normal; undefined when it hardly does. */
+  onPlane(x: number, y: number, through: Vec3, normal: Vec3): Vec3 | undefined {
+    if (!this.#aim(x, y)) return undefined;
+    const plane = new Plane().setFromNormalAndCoplanarPoint(new Vector3(...normal), new Vector3(...through));
+    if (Math.abs(this.#raycaster.ray.direction.dot(plane.normal)) < 0.01) return undefined;
+    const hit = this.#raycaster.ray.intersectPlane(plane, new Vector3());
+    return hit ? [hit.x, hit.y, hit.z] : undefined;
+  }
+
+  /** The unit direction in which the camera looks. */
+  lookingAlong(): Vec3 {
+    const d = this.#camera?.getWorldDirection(new Vector3()) ?? new Vector3(0, 0, -1);
+    return [d.x, d.y, d.z];
+  }
+
+  /** The run whose mesh is under a pixel. */
+  runAt(x: number, y: number): string | undefined {
+    if (!this.#scene || !this.#aim(x, y)) return undefined;
+    const hit = this.#raycaster.intersectObject(this.#scene, true).find(({ object }) => object.userData.run);
+    return hit?.object.userData.run as string | undefined;
+  }
+
+  #aim(x: number, y: number): boolean {
+    if (!this.#camera) return false;
+    this.#raycaster.setFromCamera(new Vector2((x / this.#width) * 2 - 1, 1 - (y / this.#height) * 2), this.#camera);
+    return true;
+  }
+}

@@ -1,0 +1,90 @@
+'use client';
+
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress, Typography } from '@mui/material';
+import { useState } from 'react';
+import { WRITERS, type FormatName } from '../../formats/registry';
+import { ChoiceField } from '../fields/ChoiceField';
+import { OptionCard } from '../fields/OptionCard';
+import { plural, seconds, whole } from '../format';
+import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
+import { useExport } from './use-export';
+
+/** Which runs, in what state and format; then a file. */
+export function ExportDialog() {
+  const set = useSet();
+  const selected = useRun();
+  const runs = useProject((s) => s.project.runs);
+  const results = useResults((s) => s.results);
+  const time = useSession((s) => s.time);
+  const [format, setFormat] = useState<FormatName>('glb');
+  const [what, setWhat] = useState<'all' | 'one'>('all');
+  const [state, setState] = useState<'finished' | 'now'>('finished');
+  const { start, running, problem } = useExport();
+  const close = () => {
+    running?.stop();
+    set({ dialog: undefined });
+  };
+  const chosen = what === 'one' ? runs.filter(({ id }) => id === selected?.id) : runs.filter(({ visible }) => visible);
+  const triangles = chosen.reduce((sum, { id }) => sum + (results.get(id)?.view.triangles ?? 0), 0);
+  return (
+    <Dialog open onClose={close} aria-labelledby="export-title" slotProps={{ paper: { sx: { width: 420 } } }}>
+      <DialogTitle id="export-title" variant="h2">
+        Export
+      </DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 3 }}>
+        <Box role="radiogroup" aria-label="Format" sx={{ display: 'grid', gap: 1.5 }}>
+          {WRITERS.map(({ kind, label, carries }) => (
+            <OptionCard key={kind} label={label} hint={carries} consequence={carries} isChosen={format === kind} onChoose={() => setFormat(kind)} />
+          ))}
+        </Box>
+        <Box>
+          <ChoiceField
+            label="Runs"
+            value={what}
+            choices={[
+              { value: 'all', label: 'all that are shown' },
+              { value: 'one', label: selected ? `only ${selected.name}` : 'only the selected' },
+            ]}
+            onChange={setWhat}
+          />
+          <ChoiceField
+            label="State"
+            value={state}
+            choices={[
+              { value: 'finished', label: 'finished' },
+              { value: 'now', label: time === undefined ? 'as shown now' : `at ${seconds(time)}` },
+            ]}
+            onChange={setState}
+          />
+        </Box>
+        <Typography color="text.secondary">
+          {plural(chosen.length, 'run')}, about {whole(triangles)} triangles.
+        </Typography>
+        {running && (
+          <Box role="status">
+            <Typography>Baking {whole(running.share * 100)} %</Typography>
+            <LinearProgress aria-label="Baking" variant="determinate" value={running.share * 100} />
+          </Box>
+        )}
+        {problem && (
+          <Typography role="alert" color="error">
+            {problem}
+          </Typography>
+        )}
+      </DialogContent>
+      <DialogActions sx={{ px: 6, pb: 4 }}>
+        <Button variant="text" color="secondary" onClick={running ? running.stop : close}>
+          {running ? 'Stop' : 'Cancel'}
+        </Button>
+        <Button
+          variant="contained"
+          color="secondary"
+          disabled={running !== undefined || chosen.length === 0}
+          onClick={() => void start(format, what === 'one' ? selected?.id : undefined, state === 'now' ? (time ?? null) : null)}
+        >
+          Save file
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,41 @@
+import { enqueueSnackbar } from 'notistack';
+import { useState } from 'react';
+import type { Result } from '../../core/math/result';
+import { proxy, Stopped } from '../../engine/compute-client';
+import { problemWords } from '../../engine/problem-words';
+import type { NamedBytes } from '../../formats/format';
+import { FORMATS, type FormatName } from '../../formats/registry';
+import { fileNameOf, saveFiles } from '../save-file';
+import { useApp } from '../state/app-context';
+
+/** Bakes in the worker and saves the file; how far it is, a way to stop, and what went wrong. */
+export function useExport() {
+  const { document, session, baker } = useApp();
+  const [running, setRunning] = useState<{ share: number; stop: () => void }>();
+  const [problem, setProblem] = useState<string>();
+  const start = async (kind: FormatName, run: string | undefined, time: number | null) => {
+    const { project } = document.getState();
+    const format = FORMATS.find((f) => f.kind === kind)!;
+    const name = fileNameOf(project.name);
+    const controller = new AbortController();
+    const show = (share: number) => setRunning({ share, stop: () => controller.abort() });
+    setProblem(undefined);
+    show(0);
+    try {
+      const baked = await baker.call(
+        (api) =>
+          api.bake(project, format.extensions[0]!, name, { run, time }, proxy(show)) as Promise<Result<{ files: readonly NamedBytes[] }>>,
+        controller.signal,
+      );
+      if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));
+      saveFiles(baked.value.files, name, format.mime);
+      session.getState().set({ dialog: undefined });
+      enqueueSnackbar(`${baked.value.files.length > 1 ? `${name}.zip` : baked.value.files[0]!.name} saved`);
+    } catch (error) {
+      if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
+    } finally {
+      setRunning(undefined);
+    }
+  };
+  return { start, running, problem };
+}

@@ -1,0 +1,101 @@
+'use client';
+
+import { InputBase, Box } from '@mui/material';
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useGesture } from '../state/app-context';
+import { QUANTITIES, quantityText, readQuantity, type QuantityName } from './quantity';
+
+export interface NumberFieldProps {
+  readonly label: string;
+  readonly value: number;
+  readonly quantity: QuantityName;
+  readonly onChange: (value: number) => void;
+  /** Smallest sensible change, in the unit inside. */
+  readonly step: number;
+  readonly min?: number;
+  readonly max?: number;
+}
+
+/** A number with its unit: typed, turned with the arrow keys, or dragged by its label. */
+export function NumberField({ label, value, quantity, onChange, step, min = -Infinity, max = Infinity }: NumberFieldProps) {
+  const id = useId();
+  const gesture = useGesture();
+  const [text, setText] = useState<string>();
+  const drag = useRef<{ x: number; value: number } | undefined>(undefined);
+  const shown = text ?? quantityText(value, quantity);
+  const read = text === undefined ? value : readQuantity(text, quantity);
+  const isWrong = read === undefined || read < min || read > max;
+
+  const commit = (next: number) => onChange(Math.min(Math.max(next, min), max));
+  const round = (x: number) => Number((Math.round(x / step) * step).toPrecision(12));
+  const finish = () => {
+    if (text !== undefined && !isWrong && read !== value) commit(read);
+    setText(undefined);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') finish();
+    if (event.key === 'Escape') setText(undefined);
+    if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
+    event.preventDefault();
+    const by = (event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1);
+    setText(undefined);
+    commit(round((isWrong ? value : read) + by));
+  };
+  const onPointerDown = (event: PointerEvent<HTMLLabelElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { x: event.clientX, value };
+    gesture.begin();
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    if (!drag.current) return;
+    commit(round(drag.current.value + Math.trunc((event.clientX - drag.current.x) / 4) * step));
+  };
+  const onPointerUp = () => {
+    drag.current = undefined;
+    gesture.end();
+  };
+
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 104px', alignItems: 'center', columnGap: 2, minHeight: 34 }}>
+      <Box
+        component="label"
+        htmlFor={id}
+        sx={{ color: 'text.secondary', cursor: 'ew-resize', userSelect: 'none', touchAction: 'none' }}
+        onPointerDown={onPointerDown}
+        onPointerMove={onPointerMove}
+        onPointerUp={onPointerUp}
+        onPointerCancel={onPointerUp}
+      >
+        {label}
+      </Box>
+      <InputBase
+        id={id}
+        value={shown}
+        error={isWrong}
+        onChange={(event) => setText(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onBlur={finish}
+        onKeyDown={onKeyDown}
+        inputProps={{ inputMode: 'decimal', 'aria-invalid': isWrong, title: isWrong ? wrongWords(quantity, min, max) : undefined }}
+        sx={{
+          height: 30,
+          px: 2,
+          borderRadius: 2,
+          border: '1px solid',
+          borderColor: isWrong ? 'error.main' : 'divider',
+          bgcolor: 'background.paper',
+          fontSize: 13,
+          '& input': { textAlign: 'right', p: 0 },
+          '&.Mui-focused': { borderColor: 'primary.main' },
+        }}
+      />
+    </Box>
+  );
+}
+
+function wrongWords(quantity: QuantityName, min: number, max: number): string {
+  const units = Object.keys(QUANTITIES[quantity].units).join(', ');
+  const from = Number.isFinite(min) ? ` at least ${quantityText(min, quantity)}` : '';
+  const to = Number.isFinite(max) ? ` at most ${quantityText(max, quantity)}` : '';
+  return `A number${units ? ` (${units})` : ''}${from}${to}`;
+}

@@ -1,0 +1,54 @@
+import type { Finding } from '../../core/findings/finding';
+import { metres, radius } from '../format';
+
+/** A finding as people read it: what, where and how much, and the name of its remedy. */
+export interface FindingWords {
+  readonly title: string;
+  readonly text: string;
+  readonly remedy?: string;
+}
+
+type Facts = Finding['facts'];
+
+const place = (finding: Finding): string => (finding.at ? ` at station ${metres(finding.at.station)}` : '');
+
+const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => FindingWords>> = {
+  foldingOver: (f, finding) => ({
+    title: 'Tighter than the segment can bear',
+    text: `${f.radius === 0 ? 'A sharp corner' : `Radius ${radius(f.radius!)}`}${place(finding)}; the inner side needs ${radius(f.needed!)}.`,
+    remedy: `Round the bend to ${radius(finding.remedy?.kind === 'roundBend' ? finding.remedy.radius : f.needed!)}`,
+  }),
+  tooFewRows: (f, finding) => ({
+    title: 'Too few rows to bend smoothly',
+    text: `Rows are ${metres(f.row!)} apart${place(finding)}; the bend needs one every ${metres(f.needed!)}.`,
+    remedy: 'Slice as the path needs it',
+  }),
+  endMissed: (f) => ({
+    title: f.remainder! > 0 ? 'The run stops short' : 'The run goes past its reach',
+    text: f.remainder! > 0 ? `${metres(f.remainder!)} of the reach is bare.` : `${metres(-f.remainder!)} lies beyond the end.`,
+    remedy: 'Fill, evening the stretch',
+  }),
+  roundingReduced: (f, finding) => ({
+    title: 'A rounding does not fit',
+    text: `Point ${f.point! + 1}${place(finding)} asks for ${radius(f.asked!)} and has room for ${radius(f.used!)}.`,
+    remedy: `Set it to ${radius(f.used!)}`,
+  }),
+  steepPath: (f, finding) => ({
+    title: 'The path climbs straight up',
+    text: `For ${metres(f.length!)}${place(finding)} there is no upright; the turn is spread over it.`,
+    remedy: 'Use least twist',
+  }),
+  offMiddle: (f) => ({
+    title: 'The mesh lies beside its own middle',
+    text: `Its middle is ${metres(f.offset!)} off the path.`,
+    remedy: 'Put its middle on the path',
+  }),
+  absurdSize: (f) => ({
+    title: 'The mesh has an unlikely size',
+    text: `Its longest side is ${metres(f.size!)}; the unit of the file is probably another.`,
+    remedy: `Take one unit as ${metres(f.unit!)}`,
+  }),
+};
+
+export const findingWords = (finding: Finding): FindingWords =>
+  WORDS[finding.check]?.(finding.facts, finding) ?? { title: finding.check, text: place(finding) };

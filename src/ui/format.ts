@@ -1,0 +1,29 @@
+/** "128.40 m", "0.85 m", "13 mm". */
+export function metres(x: number): string {
+  if (!Number.isFinite(x)) return 'straight';
+  const size = Math.abs(x);
+  if (size < 1e-9) return '0 m';
+  return size < 0.1 ? `${trim((x * 1000).toFixed(size < 0.001 ? 2 : size < 0.01 ? 1 : 0))} mm` : `${x.toFixed(2)} m`;
+}
+
+/** A radius: "9.2 m". */
+export const radius = (x: number): string => (x < 1 ? metres(x) : `${x.toFixed(1)} m`);
+
+/** Stretch as a change in percent: 1.0031 is "0.31 % long". */
+export function stretchWords(stretch: number): string {
+  const percent = (stretch - 1) * 100;
+  if (Math.abs(percent) < 0.005) return 'at their own length';
+  return `each ${percentText(Math.abs(percent))} ${percent > 0 ? 'long' : 'short'}`;
+}
+
+export const percentText = (percent: number): string => `${percent.toFixed(Math.abs(percent) < 10 ? 2 : 0)} %`;
+export const signed = (text: string, x: number): string => (x > 0 ? `+${text}` : text);
+export const degrees = (radians: number): string => `${trim(((radians * 180) / Math.PI).toFixed(1))}°`;
+export const whole = (n: number): string => Math.round(n).toLocaleString('en');
+export const seconds = (s: number): string => `${s.toFixed(1)} s`;
+export const plural = (n: number, one: string, many = `${one}s`): string => `${whole(n)} ${n === 1 ? one : many}`;
+
+const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
+
+/** "12:04". */
+export const clock = (at: number): string => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -1,0 +1,41 @@
+'use client';
+
+import WarningAmberRounded from '@mui/icons-material/WarningAmberRounded';
+import { Button, Menu, MenuItem } from '@mui/material';
+import { useState } from 'react';
+import { findingWords } from '../findings/finding-words';
+import { plural } from '../format';
+import { useProject, useResults, useSet } from '../state/app-context';
+
+/** How many findings there are in the whole project; the list leads to their runs. */
+export function FindingsCount() {
+  const runs = useProject((s) => s.project.runs);
+  const results = useResults((s) => s.results);
+  const set = useSet();
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const all = runs.flatMap((run) =>
+    run.visible ? (results.get(run.id)?.view.findings ?? []).map((finding) => ({ run, finding })) : [],
+  );
+  if (all.length === 0) return null;
+  return (
+    <>
+      <Button variant="outlined" color="error" startIcon={<WarningAmberRounded />} onClick={(event) => setAnchor(event.currentTarget)}>
+        {plural(all.length, 'finding')}
+      </Button>
+      <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
+        {all.map(({ run, finding }, i) => (
+          <MenuItem
+            key={i}
+            dense
+            onClick={() => {
+              set({ run: run.id, point: undefined, station: finding.at?.station });
+              setAnchor(undefined);
+            }}
+          >
+            {run.name}: {findingWords(finding).title}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

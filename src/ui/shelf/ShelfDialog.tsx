@@ -1,0 +1,78 @@
+'use client';
+
+import AddRounded from '@mui/icons-material/AddRounded';
+import FolderOpenOutlined from '@mui/icons-material/FolderOpenOutlined';
+import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
+import { Box, Button, Dialog, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
+import { useRef } from 'react';
+import { renameProject } from '../../project/commands/runs';
+import { emptyProject } from '../../project/schema';
+import { saltgrassLanding } from '../../project/samples';
+import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { ShelfRow } from './ShelfRow';
+import { useShelf } from './use-shelf';
+
+/** The projects in this browser: new, sample, file, rename, duplicate, delete, download. */
+export function ShelfDialog() {
+  const { keeper, document } = useApp();
+  const set = useSet();
+  const current = useSession((s) => s.projectId);
+  const name = useProject((s) => s.project.name);
+  const edit = document.getState().edit;
+  const { items, actions } = useShelf();
+  const input = useRef<HTMLInputElement>(null);
+  const close = () => set({ dialog: undefined });
+  const openNew = (open: Promise<void>) => void open.then(close);
+  return (
+    <Dialog open onClose={close} aria-labelledby="shelf-title" slotProps={{ paper: { sx: { width: 560 } } }}>
+      <DialogTitle id="shelf-title" variant="h2">
+        Projects
+      </DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 4 }}>
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+          <Button variant="outlined" color="secondary" startIcon={<AddRounded />} onClick={() => openNew(keeper.create(emptyProject('Untitled')))}>
+            New
+          </Button>
+          <Button variant="outlined" color="secondary" startIcon={<LandscapeOutlined />} onClick={() => openNew(keeper.create(saltgrassLanding()))}>
+            Open the sample
+          </Button>
+          <Button variant="outlined" color="secondary" startIcon={<FolderOpenOutlined />} onClick={() => input.current?.click()}>
+            Open a file
+          </Button>
+          <input
+            ref={input}
+            type="file"
+            hidden
+            aria-label="Open a project file"
+            accept=".json,application/json"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) void actions.openFile(file).then((opened) => opened && close());
+              event.target.value = '';
+            }}
+          />
+        </Box>
+        <TextField
+          size="small"
+          label="Name of this project"
+          defaultValue={name}
+          key={current}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+          onBlur={(event) => {
+            const next = event.target.value.trim();
+            if (next && next !== name) edit((project) => renameProject(project, next));
+          }}
+          onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLInputElement).blur()}
+        />
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, border: '1px solid', borderColor: 'divider', borderRadius: 2 }}>
+          {items.map((item) => (
+            <ShelfRow key={item.id} item={item.id === current ? { ...item, name } : item} isOpen={item.id === current} actions={actions} />
+          ))}
+        </Box>
+        <Typography variant="body2" color="text.secondary">
+          Projects are kept in this browser. Download a copy of what must not be lost.
+        </Typography>
+      </DialogContent>
+    </Dialog>
+  );
+}

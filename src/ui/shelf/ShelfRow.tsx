@@ -1,0 +1,41 @@
+'use client';
+
+import ContentCopyOutlined from '@mui/icons-material/ContentCopyOutlined';
+import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
+import FileDownloadOutlined from '@mui/icons-material/FileDownloadOutlined';
+import { Box, ButtonBase, IconButton, Tooltip } from '@mui/material';
+import type { ShelfItem } from '../../project/storage/projects';
+import { plural } from '../format';
+import type { ShelfActions } from './use-shelf';
+
+/** One project of the shelf. */
+export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: boolean; actions: ShelfActions }) {
+  const icon = { fontSize: 18 };
+  const buttons = [
+    { label: 'Download', act: () => actions.download(item.id), Icon: FileDownloadOutlined },
+    { label: 'Duplicate', act: () => actions.duplicate(item.id), Icon: ContentCopyOutlined },
+    ...(isOpen ? [] : [{ label: 'Delete', act: () => actions.remove(item), Icon: DeleteOutlineRounded }]),
+  ];
+  const saved = new Date(item.savedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  return (
+    <Box
+      component="li"
+      sx={{ display: 'flex', alignItems: 'center', px: 2, '& + &': { borderTop: '1px solid', borderColor: 'divider' }, boxShadow: isOpen ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none' }}
+    >
+      <ButtonBase onClick={() => void actions.open(item.id)} sx={{ flex: 1, minWidth: 0, py: 2, px: 2, display: 'block', textAlign: 'left' }}>
+        <Box sx={{ fontWeight: 650, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{item.name}</Box>
+        <Box sx={{ color: 'text.secondary', fontSize: 12 }}>
+          {isOpen ? 'open now, ' : ''}
+          {plural(item.runs, 'run')}, saved {saved}
+        </Box>
+      </ButtonBase>
+      {buttons.map(({ label, act, Icon }) => (
+        <Tooltip key={label} title={label}>
+          <IconButton aria-label={`${label} ${item.name}`} onClick={() => void act()}>
+            <Icon sx={icon} />
+          </IconButton>
+        </Tooltip>
+      ))}
+    </Box>
+  );
+}

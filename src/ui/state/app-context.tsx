@@ -1,0 +1,86 @@
+'use client';
+
+import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { enqueueSnackbar } from 'notistack';
+import { useStore } from 'zustand';
+import { ComputeClient } from '../../engine/compute-client';
+import { problemWords } from '../../engine/problem-words';
+import type { Run } from '../../project/schema';
+import { ComputeLoop } from './compute-loop';
+import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
+import { Keeper } from './keeper';
+import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
+import { createSessionStore, type SessionState, type SessionStore } from './session-store';
+
+/** The stores and services of one mounted app. */
+export interface AppServices {
+  readonly document: DocumentStore;
+  readonly session: SessionStore;
+  readonly results: ResultsStore;
+  readonly keeper: Keeper;
+  /** For long work: reading a mesh, baking. The view has a worker of its own. */
+  readonly baker: ComputeClient;
+}
+
+const AppContext = createContext<AppServices | undefined>(undefined);
+
+/** Starts the services when the page is there, and shows `children` once the last project is open. */
+export function AppProvider({ children, fallback }: { children: ReactNode; fallback: ReactNode }) {
+  const [services, setServices] = useState<AppServices>();
+  useEffect(() => {
+    const document = createDocumentStore();
+    const session = createSessionStore();
+    const results = createResultsStore();
+    const keeper = new Keeper(document, session);
+    const viewer = new ComputeClient();
+    const baker = new ComputeClient();
+    const onCrash = () => {
+      enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), { variant: 'error', preventDuplicate: true });
+    };
+    const loop = new ComputeLoop({ document, session, results }, viewer, onCrash);
+    let isLive = true;
+    keeper.start().then(
+      () => isLive && setServices({ document, session, results, keeper, baker }),
+      (error: unknown) => enqueueSnackbar(String(error), { variant: 'error', persist: true }),
+    );
+    return () => {
+      isLive = false;
+      loop.close();
+      keeper.close();
+      viewer.close();
+      baker.close();
+    };
+  }, []);
+  return services ? <AppContext value={services}>{children}</AppContext> : fallback;
+}
+
+export function useApp(): AppServices {
+  const services = useContext(AppContext);
+  if (!services) throw new Error('useApp: there is no AppProvider above');
+  return services;
+}
+
+export const useProject = <T,>(select: (state: DocumentState) => T): T => useStore(useApp().document, select);
+export const useSession = <T,>(select: (state: SessionState) => T): T => useStore(useApp().session, select);
+export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);
+export const useEdit = (): DocumentState['edit'] => useApp().document.getState().edit;
+export const useSet = (): SessionState['set'] => useApp().session.getState().set;
+
+/** The selected run, or undefined in an empty project. */
+export function useRun(): Run | undefined {
+  const id = useSession((s) => s.run);
+  return useProject((s) => s.project.runs.find((run) => run.id === id) ?? s.project.runs[0]);
+}
+
+export function useRunResult(id: string | undefined): RunResult | undefined {
+  return useResults((s) => (id === undefined ? undefined : s.results.get(id)));
+}
+
+/** Brackets of a gesture that is to be one step of undo. */
+export function useGesture(): { begin(): void; end(): void } {
+  const { document } = useApp();
+  return useMemo(
+    () => ({ begin: () => document.getState().beginGesture(), end: () => document.getState().endGesture() }),
+    [document],
+  );
+}

@@ -1,0 +1,43 @@
+import { enqueueSnackbar } from 'notistack';
+import { useState } from 'react';
+import { proxy, Stopped } from '../../engine/compute-client';
+import type { BroughtMesh } from '../../engine/compute-api';
+import { problemWords } from '../../engine/problem-words';
+import type { Result } from '../../core/math/result';
+import { useApp } from './app-context';
+
+/** Reading under way: how far, and a way to stop it. */
+export interface Bringing {
+  readonly fileName: string;
+  readonly share: number;
+  readonly stop: () => void;
+}
+
+/** Reads mesh files in the worker and stores them; tells what is wrong and then leaves everything as it was. */
+export function useBring(onBrought: (mesh: BroughtMesh) => void) {
+  const { baker } = useApp();
+  const [bringing, setBringing] = useState<Bringing>();
+  const bring = async (files: readonly File[]) => {
+    if (files.length === 0) return;
+    const controller = new AbortController();
+    const fileName = files[0]!.name;
+    const show = (share: number) => setBringing({ fileName, share, stop: () => controller.abort() });
+    show(0);
+    try {
+      const read = await Promise.all(files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
+      show(0.2);
+      const result = await baker.call((api) => api.bring(read, proxy(show)) as Promise<Result<BroughtMesh>>, controller.signal);
+      for (const problem of result.ok ? result.warnings : result.problems) {
+        enqueueSnackbar(problemWords(problem), { variant: result.ok ? 'warning' : 'error' });
+      }
+      if (result.ok) onBrought(result.value);
+    } catch (error) {
+      if (!(error instanceof Stopped)) {
+        enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), { variant: 'error' });
+      }
+    } finally {
+      setBringing(undefined);
+    }
+  };
+  return { bring, bringing };
+}

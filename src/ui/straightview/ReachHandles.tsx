@@ -1,0 +1,66 @@
+'use client';
+
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Reach } from '../../core/laying/lay';
+import { setStep } from '../../project/commands/runs';
+import type { Run } from '../../project/schema';
+import { metres } from '../format';
+import { useEdit, useGesture } from '../state/app-context';
+import type { StationScale } from './Lane';
+
+interface InvertibleScale extends StationScale {
+  invert(pixels: number): number;
+}
+
+/** The two ends of the reach, to drag or to move with the arrow keys. */
+export function ReachHandles({ x, run, length, reach }: { x: InvertibleScale; run: Run; length: number; reach: Reach }) {
+  const edit = useEdit();
+  const gesture = useGesture();
+  const isDragging = useRef(false);
+  const put = (end: 'from' | 'to', station: number) => {
+    const near = length * 0.004;
+    const value =
+      end === 'from'
+        ? station < near
+          ? null
+          : Math.min(station, reach.to - near)
+        : station > length - near
+          ? null
+          : Math.max(station, reach.from + near);
+    edit((project) => setStep(project, run.id, 'laying', { [end]: value }));
+  };
+  return (['from', 'to'] as const).map((end) => (
+    <g
+      key={end}
+      role="slider"
+      tabIndex={0}
+      aria-label={end === 'from' ? 'Start of the reach' : 'End of the reach'}
+      aria-valuemin={0}
+      aria-valuemax={length}
+      aria-valuenow={reach[end]}
+      aria-valuetext={metres(reach[end])}
+      transform={`translate(${x(reach[end])} 18)`}
+      style={{ cursor: 'ew-resize', touchAction: 'none' }}
+      onPointerDown={(event: PointerEvent<SVGGElement>) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        isDragging.current = true;
+        gesture.begin();
+      }}
+      onPointerMove={(event: PointerEvent<SVGGElement>) => {
+        if (!isDragging.current) return;
+        put(end, x.invert(event.clientX - event.currentTarget.ownerSVGElement!.getBoundingClientRect().left));
+      }}
+      onPointerUp={() => {
+        isDragging.current = false;
+        gesture.end();
+      }}
+      onKeyDown={(event: KeyboardEvent) => {
+        const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+        if (by !== 0) put(end, reach[end] + (by * length) / 100);
+      }}
+    >
+      <rect x={-9} y={-2} width={18} height={34} fill="transparent" />
+      <rect x={-2.5} y={0} width={5} height={30} rx={2.5} fill="var(--mui-palette-background-paper)" stroke="var(--mui-palette-primary-main)" strokeWidth={1.75} />
+    </g>
+  ));
+}

@@ -1,0 +1,21 @@
+import type { Laying } from '../../core/laying/lay';
+import { percentText, signed } from '../format';
+import type { StationScale } from './Lane';
+
+/** By how much the pieces are longer or shorter than they were; full height = 10 %. */
+export function StretchLane({ x, laying: { placements, stretch } }: { x: StationScale; laying: Laying }) {
+  const percent = (stretch - 1) * 100;
+  const height = Math.min(Math.abs(percent) / 10, 1) * 10;
+  const first = placements[0]!;
+  const last = placements[placements.length - 1]!;
+  const [left, right] = [x(first.station), x(last.station + last.length)];
+  return (
+    <g>
+      <line x1={x(0)} x2={right} y1={16} y2={16} stroke="var(--mui-palette-divider)" />
+      <rect x={left} width={right - left} y={percent >= 0 ? 16 - height : 16} height={Math.max(height, 1)} fill="var(--mui-palette-tokens-cane)" fillOpacity={0.85} />
+      <text x={left + 4} y={percent >= 0 ? 26 : 11} fontSize={11} fill="var(--mui-palette-text-secondary)">
+        {stretch > 2 ? `${stretch.toFixed(1)} times as long` : `${signed(percentText(percent), percent)} on every piece`}
+      </text>
+    </g>
+  );
+}

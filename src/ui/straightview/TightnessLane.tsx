@@ -1,0 +1,62 @@
+import { area, line } from 'd3-shape';
+import { useMemo } from 'react';
+import type { PathView } from '../../engine/run-view';
+import type { StationScale } from './Lane';
+
+const HEIGHT = 44;
+/** Where the limit lies in the lane, from its foot. */
+const LIMIT = 0.78;
+
+/** How much of its radius the segment uses on the inner side; at the limit it folds over. */
+export function TightnessLane({ x, path }: { x: StationScale; path: PathView }) {
+  const { tightness, step } = path;
+  const samples = useMemo(() => thinned(tightness, 800), [tightness]);
+  const y = (t: number) => HEIGHT - Math.min(t * LIMIT, 1) * HEIGHT;
+  const at = (i: number) => x(i * step);
+  const shape = area<number>((i) => at(i), HEIGHT, (i) => y(tightness[i]!))(samples);
+  const top = line<number>((i) => at(i), (i) => y(tightness[i]!))(samples);
+  const limit = y(1);
+  const tightestAt = x(path.tightest.station);
+  return (
+    <g>
+      <path d={shape ?? ''} fill="var(--mui-palette-tokens-sky)" fillOpacity={0.16} />
+      <path d={top ?? ''} fill="none" stroke="var(--mui-palette-tokens-sky)" strokeWidth={1.25} />
+      {foldedStretches(tightness).map(([a, b]) => (
+        <rect key={a} x={at(a)} y={0} width={Math.max(at(b) - at(a), 2)} height={HEIGHT} fill="var(--mui-palette-error-main)" fillOpacity={0.2} />
+      ))}
+      <line x1={x(0)} x2={at(tightness.length - 1)} y1={limit} y2={limit} stroke="var(--mui-palette-error-main)" strokeDasharray="4 3" strokeWidth={1} />
+      <text x={at(tightness.length - 1)} y={limit - 4} textAnchor="end" fontSize={11} fill="var(--mui-palette-error-main)">
+        folds over here
+      </text>
+      {Number.isFinite(path.tightest.radius) && (
+        <text x={Math.min(tightestAt, at(tightness.length - 1) - 150)} y={HEIGHT - 4} textAnchor="middle" fontSize={11} fill="var(--mui-palette-text-secondary)">
+          {path.tightest.radius.toFixed(1)} m
+        </text>
+      )}
+    </g>
+  );
+}
+
+/** About `most` sample numbers, the sharpest of each stretch among them. */
+function thinned(values: Float32Array, most: number): number[] {
+  const stride = Math.max(1, Math.floor(values.length / most));
+  const picked: number[] = [];
+  for (let i = 0; i < values.length; i += stride) {
+    let best = i;
+    for (let k = i; k < Math.min(i + stride, values.length); k++) if (values[k]! > values[best]!) best = k;
+    picked.push(best);
+  }
+  if (picked[picked.length - 1] !== values.length - 1) picked.push(values.length - 1);
+  return picked;
+}
+
+function foldedStretches(values: Float32Array): [number, number][] {
+  const found: [number, number][] = [];
+  for (let i = 0; i < values.length; i++) {
+    if (values[i]! < 1) continue;
+    const start = i;
+    while (i + 1 < values.length && values[i + 1]! >= 1) i++;
+    found.push([start, i]);
+  }
+  return found;
+}

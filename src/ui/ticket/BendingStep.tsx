@@ -1,0 +1,75 @@
+'use client';
+
+import { Box, Typography } from '@mui/material';
+import { bendTolerance } from '../../core/bending/bending-spec';
+import { FRAME_RULES } from '../../core/frames/registry';
+import { halfWidth } from '../../core/segment/prepare';
+import { setStep } from '../../project/commands/runs';
+import type { Run } from '../../project/schema';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { OptionCard } from '../fields/OptionCard';
+import { metres } from '../format';
+import { useEdit } from '../state/app-context';
+import type { StepProps } from './step-props';
+
+type Bending = Run['bending'];
+
+/** How the pieces follow the path: which way is up, roll, turns, thickness, ends and rows. */
+export function BendingStep({ run, result }: StepProps) {
+  const edit = useEdit();
+  const { bending } = run;
+  const set = (change: Partial<Bending>) => edit((project) => setStep(project, run.id, 'bending', change));
+  const { slicing } = bending;
+  const half = result ? halfWidth(result.view.segment.box) : 0;
+  return (
+    <>
+      <Box role="radiogroup" aria-label="Frames" sx={{ display: 'grid', gap: 1.5 }}>
+        {FRAME_RULES.map(({ kind, label, hint }) => (
+          <OptionCard key={kind} label={label} hint={hint} isChosen={bending.frames.rule === kind} onChoose={() => set({ frames: { ...bending.frames, rule: kind } })} />
+        ))}
+      </Box>
+      <Box>
+        <NumberField label="Roll" quantity="angle" step={Math.PI / 180} value={bending.roll} min={-1e4} max={1e4} onChange={(roll) => set({ roll })} />
+        <NumberField label="Turns over the length" quantity="plain" step={0.25} value={bending.turns} min={-1e4} max={1e4} onChange={(turns) => set({ turns })} />
+        <NumberField label="Gauge" quantity="plain" step={0.05} value={bending.gauge} min={1e-4} max={1e4} onChange={(gauge) => set({ gauge })} />
+        <ChoiceField
+          label="Past the end"
+          value={bending.pastEnd}
+          choices={[
+            { value: 'straightOn', label: 'run straight on' },
+            { value: 'trim', label: 'trim' },
+          ]}
+          onChange={(pastEnd) => set({ pastEnd })}
+        />
+        <ChoiceField
+          label="Slices"
+          value={slicing.mode}
+          choices={[
+            { value: 'auto', label: 'as the path needs' },
+            { value: 'rows', label: 'a number of rows' },
+            { value: 'off', label: 'none' },
+          ]}
+          onChange={(mode) => set({ slicing: mode === 'rows' ? { mode, rows: 16 } : { mode } })}
+        />
+        {slicing.mode === 'rows' && (
+          <NumberField label="Rows in a piece" quantity="plain" step={1} min={1} max={4096} value={slicing.rows} onChange={(rows) => set({ slicing: { mode: 'rows', rows: Math.round(rows) } })} />
+        )}
+        <NumberField
+          label="Tolerance of the bend"
+          quantity="length"
+          step={0.0005}
+          min={1e-6}
+          max={10}
+          value={result ? bendTolerance(bending, half) : (bending.tolerance ?? 0.001)}
+          onChange={(tolerance) => set({ tolerance })}
+        />
+      </Box>
+      {result && (
+        <Typography variant="body2" color="text.secondary">
+          Up to {result.view.segment.rows} rows a piece; the bent surface stays within {metres(bendTolerance(bending, half))}.
+        </Typography>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,90 @@
+'use client';
+
+import AddRounded from '@mui/icons-material/AddRounded';
+import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
+import VisibilityOffOutlined from '@mui/icons-material/VisibilityOffOutlined';
+import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
+import { Box, ButtonBase, IconButton, Tooltip, Typography } from '@mui/material';
+import { useState } from 'react';
+import { changeRun, deleteRun } from '../../project/commands/runs';
+import type { Run } from '../../project/schema';
+import { metres } from '../format';
+import { useEdit, useProject, useRun, useRunResult, useSet } from '../state/app-context';
+import { NewRunMenu } from './NewRunMenu';
+import { RunSwatch } from './RunSwatch';
+
+/** The runs of the project; one is selected. */
+export function RunList() {
+  const runs = useProject((s) => s.project.runs);
+  const selected = useRun();
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  return (
+    <Box component="nav" aria-label="Runs" sx={{ py: 2 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', pl: 4, pr: 2 }}>
+        <Typography variant="caption" color="text.secondary">
+          Runs
+        </Typography>
+        <Tooltip title="Add a run">
+          <IconButton aria-label="Add a run" size="small" onClick={(event) => setAnchor(event.currentTarget)}>
+            <AddRounded sx={{ fontSize: 18 }} />
+          </IconButton>
+        </Tooltip>
+      </Box>
+      {runs.map((run) => (
+        <RunRow key={run.id} run={run} isSelected={run.id === selected?.id} />
+      ))}
+      {anchor && <NewRunMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
+    </Box>
+  );
+}
+
+function RunRow({ run, isSelected }: { run: Run; isSelected: boolean }) {
+  const result = useRunResult(run.id);
+  const edit = useEdit();
+  const set = useSet();
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        height: 32,
+        bgcolor: isSelected ? (t) => t.vars!.palette.tokens.leafWash : 'transparent',
+        boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
+        '& .row-action': { opacity: 0 },
+        '&:hover .row-action, & .row-action:focus-visible, & .row-action.is-on': { opacity: 1 },
+      }}
+    >
+      <ButtonBase
+        aria-current={isSelected}
+        onClick={() => set({ run: run.id, point: undefined, station: undefined })}
+        sx={{ flex: 1, minWidth: 0, height: '100%', pl: 4, gap: 2.5, justifyContent: 'flex-start', fontWeight: isSelected ? 650 : 400 }}
+      >
+        <RunSwatch result={result} />
+        <Box component="span" sx={{ flex: 1, textAlign: 'left', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', opacity: run.visible ? 1 : 0.55 }}>
+          {run.name}
+        </Box>
+        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, mr: 1 }}>
+          {result ? metres(result.view.laying.reach.to - result.view.laying.reach.from) : ''}
+        </Box>
+      </ButtonBase>
+      <IconButton
+        className={`row-action ${run.visible ? '' : 'is-on'}`}
+        size="small"
+        aria-label={run.visible ? `Hide ${run.name}` : `Show ${run.name}`}
+        onClick={() => edit((project) => changeRun(project, run.id, { visible: !run.visible }))}
+        sx={{ width: 26, height: 26 }}
+      >
+        {run.visible ? <VisibilityOutlined sx={{ fontSize: 16 }} /> : <VisibilityOffOutlined sx={{ fontSize: 16 }} />}
+      </IconButton>
+      <IconButton
+        className="row-action"
+        size="small"
+        aria-label={`Delete ${run.name}`}
+        onClick={() => edit((project) => deleteRun(project, run.id))}
+        sx={{ width: 26, height: 26, mr: 1 }}
+      >
+        <DeleteOutlineRounded sx={{ fontSize: 16 }} />
+      </IconButton>
+    </Box>
+  );
+}

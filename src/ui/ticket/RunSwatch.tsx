@@ -1,0 +1,12 @@
+'use client';
+
+import { Box } from '@mui/material';
+import { Color } from 'three';
+import type { RunResult } from '../state/results-store';
+
+/** A short bar in the colour of the run's first material. */
+export function RunSwatch({ result }: { result: RunResult | undefined }) {
+  const colour = result?.surface.materials[0]?.colour;
+  const css = colour ? new Color(colour[0], colour[1], colour[2]).getStyle() : 'var(--mui-palette-divider)';
+  return <Box component="span" aria-hidden sx={{ width: 20, height: 6, borderRadius: 1, bgcolor: css, flexShrink: 0, border: '1px solid rgb(0 0 0 / 0.15)' }} />;
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { Box, Typography } from '@mui/material';
+import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
+import { AXES, type PrepareSpec } from '../../core/segment/segment-spec';
+import { setMaker, setPrepare } from '../../project/commands/segments';
+import { changeRun } from '../../project/commands/runs';
+import { addSegment } from '../../project/commands/segments';
+import { makerDefaults, MADE_PREPARE } from '../../project/defaults';
+import type { Segment } from '../../project/schema';
+import { BringButton } from '../fields/BringButton';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { metres, plural, whole } from '../format';
+import { useEdit } from '../state/app-context';
+import { broughtSegment } from '../state/brought-segment';
+import type { StepProps } from './step-props';
+
+/** What gets laid: a made segment with its numbers, or a brought mesh and how it is turned. */
+export function SegmentStep({ run, segment, result }: StepProps) {
+  const edit = useEdit();
+  const { source } = segment;
+  const put = (next: Segment) =>
+    edit((project) => {
+      const added = changeRun(addSegment(project, next), run.id, { segment: next.id });
+      const used = new Set(added.runs.map((r) => r.segment));
+      return { ...added, segments: added.segments.filter(({ id }) => used.has(id)) };
+    });
+  const kinds = MAKERS.map(({ kind, label }) => ({ value: kind as MakerName | 'asset', label }));
+  const asset = { value: 'asset' as const, label: source.from === 'asset' ? source.fileName : 'A mesh' };
+  const chooseKind = (kind: MakerName | 'asset') => {
+    if (kind === 'asset') return;
+    if (source.from === 'maker') edit((project) => setMaker(project, segment.id, makerDefaults(kind)));
+    else put({ ...segment, id: `${segment.id}-made`, name: maker(kind).label, source: { from: 'maker', spec: makerDefaults(kind) }, prepare: MADE_PREPARE });
+  };
+  return (
+    <>
+      <ChoiceField
+        label="Segment"
+        value={source.from === 'maker' ? (source.spec.kind as MakerName | 'asset') : 'asset'}
+        choices={source.from === 'asset' ? [...kinds, asset] : kinds}
+        onChange={chooseKind}
+      />
+      {source.from === 'maker' ? <MakerFields segment={segment} spec={source.spec as MakerSpec} /> : <PrepareFields segment={segment} />}
+      {result && <SegmentFigures result={result} />}
+      <Box sx={{ pt: 1 }}>
+        <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => put(broughtSegment(mesh))} />
+      </Box>
+    </>
+  );
+}
+
+function MakerFields({ segment, spec }: { segment: Segment; spec: MakerSpec }) {
+  const edit = useEdit();
+  const { fields, schema } = maker(spec.kind);
+  const values = spec as unknown as Record<string, number>;
+  const set = (key: string, value: number) => {
+    const next = { ...spec, [key]: value } as MakerSpec;
+    if (schema.safeParse(next).success) edit((project) => setMaker(project, segment.id, next));
+  };
+  return fields.map(({ key, label, unit, step }) => (
+    <NumberField
+      key={key}
+      label={label}
+      value={values[key]!}
+      quantity={unit === 'm' ? 'length' : 'plain'}
+      step={step}
+      onChange={(value) => set(key, unit === 'count' ? Math.round(value) : value)}
+    />
+  ));
+}
+
+const DIRECTIONS: readonly { value: PrepareSpec['forward']; label: string }[] = [
+  { value: 'auto', label: 'found by size' },
+  ...AXES.map((axis) => ({ value: axis, label: axis })),
+];
+
+function PrepareFields({ segment }: { segment: Segment }) {
+  const edit = useEdit();
+  const { forward, up, centre, unit } = segment.prepare;
+  const set = (change: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, change));
+  const upChoices = DIRECTIONS.map((d) => (d.value === 'auto' ? { ...d, label: 'found' } : d));
+  return (
+    <>
+      <ChoiceField label="Forward (F)" value={forward} choices={DIRECTIONS} onChange={(value) => set({ forward: value })} />
+      <ChoiceField label="Up (U)" value={up} choices={upChoices} onChange={(value) => set({ up: value })} />
+      <ChoiceField
+        label="On the path"
+        value={centre}
+        choices={[
+          { value: 'own', label: 'as modelled' },
+          { value: 'middle', label: 'its middle' },
+          { value: 'foot', label: 'standing on it' },
+        ]}
+        onChange={(value) => set({ centre: value })}
+      />
+      <NumberField label="One unit of the file is" quantity="length" value={unit} step={0.001} min={1e-6} max={1e6} onChange={(value) => set({ unit: value })} />
+    </>
+  );
+}
+
+function SegmentFigures({ result }: { result: NonNullable<StepProps['result']> }) {
+  const { segment } = result.view;
+  const { min, max } = segment.box;
+  const size = [max[0] - min[0], max[1] - min[1], max[2] - min[2]] as const;
+  return (
+    <Typography variant="body2" color="text.secondary">
+      {metres(size[0])} long (F {segment.axes.forward}), {metres(size[1])} high (U {segment.axes.up}), {metres(size[2])} wide (S);{' '}
+      {plural(segment.triangles, 'triangle')}. {plural(segment.ownRows, 'row')} of its own, sliced to {whole(segment.rows)}.
+    </Typography>
+  );
+}

@@ -1,0 +1,57 @@
+'use client';
+
+import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
+import { Box, ButtonBase, Collapse, Tooltip } from '@mui/material';
+import type { ReactNode } from 'react';
+
+export interface StepRowProps {
+  readonly number: number;
+  readonly title: string;
+  readonly summary: string;
+  readonly isOpen: boolean;
+  readonly onToggle: () => void;
+  readonly children: ReactNode;
+}
+
+/** A step of the ticket: a line that states its result, and its controls when it is open. */
+export function StepRow({ number, title, summary, isOpen, onToggle, children }: StepRowProps) {
+  return (
+    <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', bgcolor: isOpen ? 'background.default' : 'transparent' }}>
+      <Tooltip title={isOpen ? '' : summary} placement="right">
+        <ButtonBase
+          aria-expanded={isOpen}
+          onClick={onToggle}
+          sx={{
+            width: '100%',
+            height: 38,
+            px: 4,
+            display: 'grid',
+            gridTemplateColumns: '14px 66px 1fr 18px',
+            columnGap: 1,
+            textAlign: 'left',
+            alignItems: 'center',
+          }}
+        >
+          <Box component="span" sx={{ color: (t) => t.vars!.palette.tokens.caneText, fontWeight: 700 }}>
+            {number}
+          </Box>
+          <Box component="span" sx={{ typography: 'h3' }}>
+            {title}
+          </Box>
+          <Box
+            component="span"
+            sx={{ color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', fontSize: 12.5 }}
+          >
+            {summary}
+          </Box>
+          <ExpandMoreRounded
+            sx={{ fontSize: 18, color: 'text.secondary', transition: 'transform 140ms', transform: isOpen ? 'rotate(180deg)' : 'none' }}
+          />
+        </ButtonBase>
+      </Tooltip>
+      <Collapse in={isOpen} unmountOnExit timeout={140}>
+        <Box sx={{ px: 4, pb: 3, display: 'grid', gap: 1.5 }}>{children}</Box>
+      </Collapse>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+'use client';
+
+import { Box } from '@mui/material';
+import { useProject, useResults, useRun, useRunResult, useSession, useSet } from '../state/app-context';
+import { STEPS, type StepName } from '../state/steps';
+import { BendingStep } from './BendingStep';
+import { LayingStep } from './LayingStep';
+import { MotionStep } from './MotionStep';
+import { PathStep } from './PathStep';
+import { RunList } from './RunList';
+import { SegmentStep } from './SegmentStep';
+import { stepSummary } from './step-summaries';
+import { StepRow } from './StepRow';
+
+const TITLES: Readonly<Record<StepName, string>> = {
+  segment: 'Segment',
+  path: 'Path',
+  laying: 'Laying',
+  bending: 'Bending',
+  motion: 'Motion',
+};
+
+const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, bending: BendingStep, motion: MotionStep };
+
+/** The left column: the runs, and the selected run's job step by step. */
+export function Ticket() {
+  const run = useRun();
+  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
+  const result = useRunResult(run?.id);
+  const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
+  const open = useSession((s) => s.step);
+  const set = useSet();
+  return (
+    <Box
+      component="aside"
+      aria-label="Ticket"
+      sx={{ height: '100%', overflowY: 'auto', bgcolor: 'background.paper', borderRight: '1px solid', borderColor: 'divider' }}
+    >
+      <RunList />
+      {run && segment && path && (
+        <Box key={run.id} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+          {STEPS.map((step, i) => {
+            const Controls = CONTROLS[step];
+            return (
+              <StepRow
+                key={step}
+                number={i + 1}
+                title={TITLES[step]}
+                summary={stepSummary(step, run, segment.name, result, problems)}
+                isOpen={open === step}
+                onToggle={() => set({ step: open === step ? undefined : step })}
+              >
+                <Controls run={run} segment={segment} path={path} result={result} />
+              </StepRow>
+            );
+          })}
+        </Box>
+      )}
+    </Box>
+  );
+}
