@@ -12,7 +12,7 @@ const esm = [
 ];
 
 /** @type {import('jest').Config} */
-export default {
+const config = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/cli/**/*.test.ts'],
   modulePathIgnorePatterns: ['<rootDir>/.next'],
@@ -31,3 +31,5 @@ export default {
   },
   transformIgnorePatterns: [`/node_modules/(?!(${esm.join('|')})/)`],
 };
+
+export default config;

@@ -39,7 +39,8 @@ async function bake({ project: file, out, run, time, report, frames }: BakeArgum
   const [first, ...beside] = baked.value.files;
   await writeFile(target, first!.bytes);
   for (const { name: other, bytes } of beside) await writeFile(join(dirname(target), other), bytes);
-  if (report) await writeFile(report, JSON.stringify({ project: project.name, runs: baked.value.reports }, null, 2) + '\n');
+  if (report)
+    await writeFile(report, JSON.stringify({ project: project.name, runs: baked.value.reports }, null, 2) + '\n');
   return 0;
 }
 

@@ -25,7 +25,10 @@ class TimeUp extends Error {}
  * Answers POST /api/bake: a project file in the body, `?format=glb|obj|stl|report`, and `run`, `time`, `frames` as on the
  * command line. A report is JSON; files that come in several are zipped. Errors are `{ problems: [...] }` with words.
  */
-export async function answerBake(request: Request, limits = { bytes: MAX_BODY_BYTES, seconds: MAX_SECONDS }): Promise<Response> {
+export async function answerBake(
+  request: Request,
+  limits = { bytes: MAX_BODY_BYTES, seconds: MAX_SECONDS },
+): Promise<Response> {
   const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) {
     const { path, message } = query.error.issues[0]!;
@@ -49,7 +52,9 @@ export async function answerBake(request: Request, limits = { bytes: MAX_BODY_BY
     const { files, reports } = baked.value;
     if (format === 'report') return Response.json({ project: project.name, runs: reports });
     const isOne = files.length === 1;
-    const bytes = isOne ? files[0]!.bytes : zipSync(Object.fromEntries(files.map((f) => [f.name, f.bytes])), { mtime: '1980-01-02' });
+    const bytes = isOne
+      ? files[0]!.bytes
+      : zipSync(Object.fromEntries(files.map((f) => [f.name, f.bytes])), { mtime: '1980-01-02' });
     const mime = isOne ? WRITERS.find((f) => f.extensions[0] === extension)!.mime : 'application/zip';
     const name = isOne ? files[0]!.name : 'rattan.zip';
     return new Response(bytes as Uint8Array<ArrayBuffer>, {

@@ -4,7 +4,8 @@ import type { NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
 import type { Project } from '../project/schema';
-import { Deriver, sourceOf, type LoadAsset } from './derive';
+import type { Deriver } from './derive';
+import { sourceOf, type LoadAsset } from './derive';
 import { buildReport, type ReportOptions, type RunReport } from './report';
 
 export interface BakeOptions extends ReportOptions {
@@ -21,15 +22,23 @@ export interface Baked {
 }
 
 /** Looks assets up in a map and reads them. */
-export const loadFrom = (assets: Assets): LoadAsset => async (id) => {
-  const bytes = assets.get(id);
-  return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
-};
+export const loadFrom =
+  (assets: Assets): LoadAsset =>
+  async (id) => {
+    const bytes = assets.get(id);
+    return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
+  };
 
 /** Works out the final geometry. Problems: `run.unknown`, `bake.empty`, and those of the runs with their place. */
-export async function bakeProject(project: Project, deriver: Deriver, options: BakeOptions = {}): Promise<Result<Baked>> {
+export async function bakeProject(
+  project: Project,
+  deriver: Deriver,
+  options: BakeOptions = {},
+): Promise<Result<Baked>> {
   const { run: wanted, time = null, onProgress } = options;
-  const runs = project.runs.filter(({ id, name, visible }) => (wanted === undefined ? visible : id === wanted || name === wanted));
+  const runs = project.runs.filter(({ id, name, visible }) =>
+    wanted === undefined ? visible : id === wanted || name === wanted,
+  );
   if (wanted !== undefined && runs.length === 0) {
     return fail('run.unknown', { id: wanted, known: project.runs.map(({ name }) => name).join(', ') });
   }
@@ -40,7 +49,10 @@ export async function bakeProject(project: Project, deriver: Deriver, options: B
     const source = sourceOf(project, run);
     const derived = source.ok ? await deriver.derive(source.value, time) : source;
     if (!derived.ok) {
-      return { ok: false, problems: derived.problems.map((p) => ({ ...p, path: at, facts: { run: run.name, ...p.facts } })) };
+      return {
+        ok: false,
+        problems: derived.problems.map((p) => ({ ...p, path: at, facts: { run: run.name, ...p.facts } })),
+      };
     }
     const { plan, table, ready } = derived.value;
     const share = (done: number) => onProgress?.((i + done) / runs.length);

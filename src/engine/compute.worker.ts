@@ -28,7 +28,8 @@ const api: ComputeApi = {
     await saveAsset(result.value.brought.asset, result.value.bytes);
     return ok(result.value.brought, result.warnings);
   },
-  bake: (project, extension, name, options, onShare) => bakeFiles(project, deriver, extension, name, { ...options, onProgress: onShare }),
+  bake: (project, extension, name, options, onShare) =>
+    bakeFiles(project, deriver, extension, name, { ...options, onProgress: onShare }),
 };
 
 expose(api);

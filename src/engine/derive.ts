@@ -5,7 +5,8 @@ import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
-import { buildFrameTable, type FrameTable } from '../core/frames/frame-table';
+import { buildFrameTable } from '../core/frames/build-frame-table';
+import type { FrameTable } from '../core/frames/frame-table';
 import { fail, ok, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
 import { makeSegmentMesh, type MakerSpec } from '../core/segment/registry';
@@ -85,7 +86,8 @@ export class Deriver {
   segment({ source, prepare }: Pick<Segment, 'source' | 'prepare'>): Promise<Result<ReadySegment>> {
     const key = JSON.stringify([source, prepare]);
     return this.#segments.get(key, async () => {
-      const mesh = source.from === 'maker' ? ok(makeSegmentMesh(source.spec as MakerSpec)) : await this.#loadAsset(source.asset);
+      const mesh =
+        source.from === 'maker' ? ok(makeSegmentMesh(source.spec as MakerSpec)) : await this.#loadAsset(source.asset);
       if (!mesh.ok) {
         this.#segments.drop(key);
         return mesh;

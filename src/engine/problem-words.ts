@@ -19,39 +19,50 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
-  'bake.empty': () => 'There is nothing to write: no run is shown, or none has grown yet at this time. Show a run or choose a later time.',
+  'bake.empty': () =>
+    'There is nothing to write: no run is shown, or none has grown yet at this time. Show a run or choose a later time.',
   'format.unknown': (f) => `Files ending in .${f.extension} cannot be written. Use .glb, .obj or .stl.`,
-  'asset.missing': (f) => `The mesh ${String(f.id).slice(0, 8)} is not stored in this browser. Bring its file again in step 1.`,
+  'asset.missing': (f) =>
+    `The mesh ${String(f.id).slice(0, 8)} is not stored in this browser. Bring its file again in step 1.`,
   'file.empty': (f) => `${f.file || 'The file'} is empty. Choose another file.`,
-  'file.too-large': (f) => `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin the mesh out first.`,
+  'file.too-large': (f) =>
+    `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin the mesh out first.`,
   'file.unknown-format': (f) => `${f.file} is not a mesh file that Rattan reads (${f.known}). Save it as GLB or OBJ.`,
   'file.truncated': (f) =>
     `${f.file} is cut off: it says it has ${count(f.needed)} bytes, ${count(f.bytes)} are there. Copy or save it again.`,
   'file.missing-beside': (f) => `${f.file} needs ${f.missing}. Choose both files together, or save as GLB.`,
   'gltf.version': (f) => `${f.file} is glTF version ${f.version}; Rattan reads version 2. Save it again as glTF 2.0.`,
-  'gltf.compressed': (f) => `${f.file} is packed with ${f.extension}, which Rattan does not unpack. Save it without compression.`,
+  'gltf.compressed': (f) =>
+    `${f.file} is packed with ${f.extension}, which Rattan does not unpack. Save it without compression.`,
   'gltf.broken': (f) => `${f.file} cannot be read: ${f.reason}. Save it again from the program it came from.`,
   'gltf.not-triangles': (f) => `${f.mesh || 'A mesh'} has lines or points; they were left out.`,
   'mesh.empty': () => 'The file has no triangles. Choose a file with a mesh in it.',
   'mesh.too-large': (f) => `The mesh has more than ${count(f.most)} triangles. Thin it out first.`,
-  'mesh.not-a-number': (f) => `Vertex ${count(f.vertex)} has a coordinate that is not a number. Repair the file where it was made.`,
+  'mesh.not-a-number': (f) =>
+    `Vertex ${count(f.vertex)} has a coordinate that is not a number. Repair the file where it was made.`,
   'mesh.index-out-of-range': (f) =>
     `A triangle names vertex ${count(f.index)}, and there are only ${count(f.vertices)}. Save the file again.`,
   'obj.number': (f) => `Line ${count(f.line)} has a coordinate that is not a number: “${f.text}”.`,
   'obj.face': (f) => `The face in line ${count(f.line)} has ${f.corners} corners; it needs at least 3.`,
-  'obj.index': (f) => `The face in line ${count(f.line)} names ${f.corner}, which is not there (${count(f.vertices)} vertices so far).`,
+  'obj.index': (f) =>
+    `The face in line ${count(f.line)} names ${f.corner}, which is not there (${count(f.vertices)} vertices so far).`,
   'obj.no-materials': (f) => `${f.missing} was not given, so the materials are plain. Choose it together with the OBJ.`,
   'project.too-large': (f) => `The project file has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most.`,
   'project.not-json': (f) => `This file is damaged: ${f.reason}. Use an earlier copy.`,
   'project.foreign': () => 'This is not a Rattan project file. Open a file that was saved with Download in the shelf.',
-  'project.newer': (f) => `This project was saved by a newer Rattan (file version ${f.version}; this one knows ${f.known}). Update Rattan.`,
-  'project.invalid': (f, path) => `The value at ${path.join('.') || 'the top'} is wrong: ${f.reason}. Correct it in the file, or use an earlier copy.`,
+  'project.newer': (f) =>
+    `This project was saved by a newer Rattan (file version ${f.version}; this one knows ${f.known}). Update Rattan.`,
+  'project.invalid': (f, path) =>
+    `The value at ${path.join('.') || 'the top'} is wrong: ${f.reason}. Correct it in the file, or use an earlier copy.`,
   'project.asset-missing': (f) => `The mesh of the segment ${f.segment} is missing from the file. Use a complete copy.`,
-  'time.limit': (f) => `The bake took longer than ${f.seconds} s and was stopped. Bake fewer runs, or use the command line.`,
-  'body.too-large': (f) => `The body is larger than ${megabytes(f.most)}. Use the command line for a project of this size.`,
+  'time.limit': (f) =>
+    `The bake took longer than ${f.seconds} s and was stopped. Bake fewer runs, or use the command line.`,
+  'body.too-large': (f) =>
+    `The body is larger than ${megabytes(f.most)}. Use the command line for a project of this size.`,
   'query.invalid': (f) => `The query value ${f.key} is wrong: ${f.reason}.`,
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
-  'storage.failed': (f) => `The project could not be saved in this browser: ${f.reason}. Download it from the shelf to be safe.`,
+  'storage.failed': (f) =>
+    `The project could not be saved in this browser: ${f.reason}. Download it from the shelf to be safe.`,
 };
 
 /** A problem in words for people. */

@@ -76,7 +76,11 @@ export function buildReport(run: string, derived: DerivedRun, options: ReportOpt
 }
 
 /** Twist of the frames beyond least twist, with the run's own turns, over the reach. */
-function twistOf(table: FrameTable, rollPerMetre: number, { from, to }: { from: number; to: number }): RunReport['twist'] {
+function twistOf(
+  table: FrameTable,
+  rollPerMetre: number,
+  { from, to }: { from: number; to: number },
+): RunReport['twist'] {
   let least = Infinity;
   let greatest = -Infinity;
   let total = 0;

@@ -155,7 +155,7 @@ function layingChoices({ source, table, ready }: DerivedRun): RunView['choices']
 /** Equal neighbours are counted: 3x12,4 = twelve of 3, one of 4. */
 function keyOf(numbers: readonly number[]): string {
   const runs: string[] = [];
-  for (let i = 0; i < numbers.length; ) {
+  for (let i = 0; i < numbers.length;) {
     let end = i + 1;
     while (end < numbers.length && numbers[end] === numbers[i]) end++;
     runs.push(end - i > 1 ? `${numbers[i]}x${end - i}` : `${numbers[i]}`);

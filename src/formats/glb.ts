@@ -38,7 +38,7 @@ function checkHeader(file: string, bytes: Uint8Array): Result<Mesh> | undefined 
   if (version !== 2) return fail('gltf.version', { file, version });
   const said = view.getUint32(8, true);
   if (said > bytes.length) return fail('file.truncated', { file, bytes: bytes.length, needed: said });
-  for (let at = 12; at < said; ) {
+  for (let at = 12; at < said;) {
     if (at + 8 > said) return fail('file.truncated', { file, bytes: bytes.length, needed: at + 8 });
     at += 8 + view.getUint32(at, true);
     if (at > said) return fail('file.truncated', { file, bytes: bytes.length, needed: at });

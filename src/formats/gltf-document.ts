@@ -1,12 +1,11 @@
+import type { Document } from '@gltf-transform/core';
 import {
-  Document,
   Primitive,
   type Material as GltfMaterial,
   type mat4,
   type Node as GltfNode,
   type Texture,
 } from '@gltf-transform/core';
-import { convertPrimitiveToTriangles } from '@gltf-transform/functions';
 import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../core/mesh/mesh';
 import { addFaceNormals, fixMesh } from './fix-mesh';
@@ -28,7 +27,6 @@ export function mergeDocument(document: Document): Result<Mesh> {
         warnings.push({ code: 'gltf.not-triangles', path: [], facts: { mesh: mesh!.getName() } });
         continue;
       }
-      if (mode !== Primitive.Mode.TRIANGLES) convertPrimitiveToTriangles(primitive);
       gathered.add(primitive, node.getWorldMatrix(), mesh!.getName() || node.getName());
     }
     node.listChildren().forEach(visit);
@@ -55,7 +53,7 @@ class Gathered {
     const material = this.#material(primitive.getMaterial());
     this.#pieces.push({ primitive, matrix, base: this.#vertexCount, material, name });
     this.#vertexCount += position.getCount();
-    this.indexCount += primitive.getIndices()?.getCount() ?? position.getCount();
+    this.indexCount += triangleCorners(primitive).length;
   }
 
   build(): Mesh & { normals: Float32Array } {
@@ -71,14 +69,11 @@ class Gathered {
       const count = position.getCount();
       const isMirrored = determinant(matrix) < 0;
       copyTransformed(positions, base, position, matrix);
-      const source = primitive.getIndices();
-      const length = source?.getCount() ?? count;
-      const list = source?.getArray();
-      for (let i = 0; i + 2 < length; i += 3) {
-        const [a, b, c] = list ? [list[i]!, list[i + 1]!, list[i + 2]!] : [i, i + 1, i + 2];
-        indices[at++] = base + a;
-        indices[at++] = base + (isMirrored ? c : b);
-        indices[at++] = base + (isMirrored ? b : c);
+      const corners = triangleCorners(primitive);
+      for (let i = 0; i + 2 < corners.length; i += 3) {
+        indices[at++] = base + corners[i]!;
+        indices[at++] = base + corners[i + (isMirrored ? 2 : 1)]!;
+        indices[at++] = base + corners[i + (isMirrored ? 1 : 2)]!;
       }
       const normal = primitive.getAttribute('NORMAL');
       if (normal) copyTransformed(normals, base, normal, normalMatrix(matrix));
@@ -94,7 +89,15 @@ class Gathered {
       }
       parts.push({ name: name || this.#materials[material]!.name, material, start, count: at - start });
     }
-    return { positions, normals, uvs, indices: indices.slice(0, at), parts, materials: this.#materials, images: this.#images };
+    return {
+      positions,
+      normals,
+      uvs,
+      indices: indices.slice(0, at),
+      parts,
+      materials: this.#materials,
+      images: this.#images,
+    };
   }
 
   #material(source: GltfMaterial | null): number {
@@ -135,6 +138,20 @@ class Gathered {
     this.#imageOf.set(texture, this.#images.length - 1);
     return this.#images.length - 1;
   }
+}
+
+/** A primitive's vertex numbers, three a triangle; strips and fans are taken apart (glTF 2.0, section 3.7.2.1). */
+function triangleCorners(primitive: Primitive): ArrayLike<number> {
+  const mode = primitive.getMode();
+  const count = primitive.getIndices()?.getCount() ?? primitive.getAttribute('POSITION')!.getCount();
+  const list = primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
+  if (mode === Primitive.Mode.TRIANGLES) return list.subarray(0, count - (count % 3));
+  const corners: number[] = [];
+  for (let i = 0; i + 2 < count; i++) {
+    if (mode === Primitive.Mode.TRIANGLE_FAN) corners.push(list[0]!, list[i + 1]!, list[i + 2]!);
+    else corners.push(list[i]!, list[i + 1 + (i % 2)]!, list[i + 2 - (i % 2)]!);
+  }
+  return corners;
 }
 
 interface Elements {

@@ -1,4 +1,7 @@
-export { glb } from './glb';
-export { gltf } from './gltf';
-export { obj } from './obj';
-export { stl } from './stl';
+import { glb } from './glb';
+import { gltf } from './gltf';
+import { obj } from './obj';
+import { stl } from './stl';
+
+/** In the order in which people are shown them. */
+export const formats = { glb, gltf, obj, stl };

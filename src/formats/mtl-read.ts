@@ -30,7 +30,8 @@ export function readMtl(text: string, beside: readonly NamedBytes[]): MtlLibrary
     }
     const current = materials.get(name);
     if (!current) continue;
-    if (key === 'Kd' && isColour(numbers)) change({ colour: [numbers[0]!, numbers[1]!, numbers[2]!, current.colour[3]] });
+    if (key === 'Kd' && isColour(numbers))
+      change({ colour: [numbers[0]!, numbers[1]!, numbers[2]!, current.colour[3]] });
     else if (key === 'Ke' && isColour(numbers)) change({ emissive: [numbers[0]!, numbers[1]!, numbers[2]!] });
     else if (key === 'd' && value >= 0 && value <= 1) {
       const [r, g, b] = current.colour;

@@ -21,11 +21,11 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
   let triangles: number[] = [];
   let triangleCount = 0;
   let library = '';
-  const use = (name: string) => {
+  const wear = (name: string) => {
     triangles = byMaterial.get(name) ?? [];
     byMaterial.set(name, triangles);
   };
-  use('');
+  wear('');
   for (let line = lines.next(); line !== undefined; line = lines.next()) {
     const [key, ...rest] = line.trim().split(/\s+/);
     if (key === 'v' || key === 'vt' || key === 'vn') {
@@ -51,13 +51,15 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
       }
       for (let k = 1; k + 1 < face.length; k++) triangles.push(face[0]!, face[k]!, face[k + 1]!);
       triangleCount += face.length - 2;
-      if (triangleCount > MAX_TRIANGLES) return fail('mesh.too-large', { triangles: triangleCount, most: MAX_TRIANGLES });
-    } else if (key === 'usemtl') use(rest.join(' '));
+      if (triangleCount > MAX_TRIANGLES)
+        return fail('mesh.too-large', { triangles: triangleCount, most: MAX_TRIANGLES });
+    } else if (key === 'usemtl') wear(rest.join(' '));
     else if (key === 'mtllib') library = rest.join(' ');
   }
   const warnings: Problem[] = [];
   const mtl = beside.find(({ name }) => name.split('/').pop() === library.split(/[\\/]/).pop());
-  if (library && !mtl) warnings.push({ code: 'obj.no-materials', path: [], facts: { file: main.name, missing: library } });
+  if (library && !mtl)
+    warnings.push({ code: 'obj.no-materials', path: [], facts: { file: main.name, missing: library } });
   const read = mtl ? readMtl(new TextDecoder().decode(mtl.bytes), beside) : { materials: new Map(), images: [] };
   const materials: Material[] = [];
   const parts: Part[] = [];
@@ -109,7 +111,8 @@ class Lines {
         this.#rest = '';
       } else {
         const end = Math.min(this.#at + 0x100000, this.#bytes.length);
-        const text = this.#rest + this.#decoder.decode(this.#bytes.subarray(this.#at, end), { stream: end < this.#bytes.length });
+        const text =
+          this.#rest + this.#decoder.decode(this.#bytes.subarray(this.#at, end), { stream: end < this.#bytes.length });
         this.#at = end;
         this.#ready = text.split(/\r?\n/);
         this.#rest = this.#ready.pop()!;
@@ -142,7 +145,11 @@ class Corners {
     return i;
   }
 
-  build(v: number[], vt: number[], vn: number[]): Pick<Mesh, 'positions' | 'uvs'> & { normals: Float32Array | undefined } {
+  build(
+    v: number[],
+    vt: number[],
+    vn: number[],
+  ): Pick<Mesh, 'positions' | 'uvs'> & { normals: Float32Array | undefined } {
     const count = this.#p.length;
     const positions = new Float32Array(count * 3);
     const uvs = new Float32Array(count * 2);

@@ -46,7 +46,11 @@ const plain = (text: string): string => text.replace(/\s+/g, '_') || 'run';
 
 /** Roughness and metalness as Pr and Pm, with Ns for programs that know only that. */
 function mtl(label: string, { colour, emissive, roughness, metalness }: Material, map: string | undefined): string[] {
-  const rgb = (c: readonly number[]) => c.slice(0, 3).map((x) => num(x)).join(' ');
+  const rgb = (c: readonly number[]) =>
+    c
+      .slice(0, 3)
+      .map((x) => num(x))
+      .join(' ');
   return [
     `newmtl ${label}`,
     `Kd ${rgb(colour)}`,

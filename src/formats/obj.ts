@@ -8,7 +8,8 @@ export const obj = defineFormat({
   extensions: ['obj'],
   mime: 'model/obj',
   carries: 'Metres, y up; materials in an .mtl beside it',
-  sniff: (bytes) => /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(new TextDecoder().decode(bytes.subarray(0, 2048))),
+  sniff: (bytes) =>
+    /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(new TextDecoder().decode(bytes.subarray(0, 2048))),
   read: async ([main, ...beside]) => readObj(main!, beside),
   write: async (scene, name) => writeObj(scene, name),
 });

@@ -1,6 +1,6 @@
 import { fail, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
-import * as formats from './index';
+import { formats } from './index';
 import { MAX_FILE_BYTES, type MeshFormat, type NamedBytes } from './format';
 
 formats satisfies { [K in keyof typeof formats]: { kind: K } };

@@ -33,7 +33,8 @@ export function encodeProjectFile({ project, assets }: OpenedProject): string {
  * `project.newer` with `version`, `project.invalid` with `reason` and the path of the value, `project.asset-missing`.
  */
 export function parseProjectFile(text: string): Result<OpenedProject> {
-  if (text.length > MAX_PROJECT_BYTES) return fail('project.too-large', { bytes: text.length, most: MAX_PROJECT_BYTES });
+  if (text.length > MAX_PROJECT_BYTES)
+    return fail('project.too-large', { bytes: text.length, most: MAX_PROJECT_BYTES });
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -45,7 +46,9 @@ export function parseProjectFile(text: string): Result<OpenedProject> {
 
 /** As {@link parseProjectFile}, from a value that was JSON. */
 export function parseProjectValue(value: unknown): Result<OpenedProject> {
-  const head = z.object({ project: z.object({ format: z.literal('rattan-project'), version: z.number().int() }) }).safeParse(value);
+  const head = z
+    .object({ project: z.object({ format: z.literal('rattan-project'), version: z.number().int() }) })
+    .safeParse(value);
   if (!head.success) return fail('project.foreign');
   const { version } = head.data.project;
   if (version > PROJECT_VERSION) return fail('project.newer', { version, known: PROJECT_VERSION });
@@ -53,7 +56,8 @@ export function parseProjectValue(value: unknown): Result<OpenedProject> {
   if (!parsed.success) return { ok: false, problems: parsed.error.issues.slice(0, 5).map(toProblem) };
   const { project, assets } = parsed.data;
   const missing = project.segments.findIndex(({ source }) => source.from === 'asset' && !(source.asset in assets));
-  if (missing >= 0) return fail('project.asset-missing', { segment: project.segments[missing]!.name }, ['segments', missing]);
+  if (missing >= 0)
+    return fail('project.asset-missing', { segment: project.segments[missing]!.name }, ['segments', missing]);
   return ok({ project, assets: new Map(Object.entries(assets).map(([id, glb]) => [id, fromBase64(glb)])) });
 }
 

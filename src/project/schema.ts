@@ -34,14 +34,19 @@ export const projectSchema = z
     for (const key of ['segments', 'paths', 'runs'] as const) {
       const seen = new Set<string>();
       project[key].forEach((item, i) => {
-        if (seen.has(item.id)) context.addIssue({ code: 'custom', path: [key, i, 'id'], message: `the id ${item.id} is there twice` });
+        if (seen.has(item.id))
+          context.addIssue({ code: 'custom', path: [key, i, 'id'], message: `the id ${item.id} is there twice` });
         seen.add(item.id);
       });
     }
     project.runs.forEach((run, i) => {
       const missing = (key: 'segment' | 'path', list: readonly { id: string }[]) => {
         if (list.some((item) => item.id === run[key])) return;
-        context.addIssue({ code: 'custom', path: ['runs', i, key], message: `there is no ${key} with the id ${run[key]}` });
+        context.addIssue({
+          code: 'custom',
+          path: ['runs', i, key],
+          message: `there is no ${key} with the id ${run[key]}`,
+        });
       };
       missing('segment', project.segments);
       missing('path', project.paths);

@@ -26,4 +26,5 @@ export const plural = (n: number, one: string, many = `${one}s`): string => `${w
 const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
 
 /** "12:04". */
-export const clock = (at: number): string => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+export const clock = (at: number): string =>
+  new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

@@ -5,7 +5,8 @@ import type { NamedBytes } from '../formats/format';
 export function saveFiles(files: readonly NamedBytes[], name: string, mime: string): void {
   const [first, ...more] = files;
   if (!first) return;
-  if (more.length === 0) return saveBlob(new Blob([first.bytes as Uint8Array<ArrayBuffer>], { type: mime }), first.name);
+  if (more.length === 0)
+    return saveBlob(new Blob([first.bytes as Uint8Array<ArrayBuffer>], { type: mime }), first.name);
   // A fixed date keeps equal projects' files equal.
   const zipped = zipSync(Object.fromEntries(files.map((file) => [file.name, file.bytes])), { mtime: '1980-01-02' });
   saveBlob(new Blob([zipped as Uint8Array<ArrayBuffer>], { type: 'application/zip' }), `${name}.zip`);
@@ -21,4 +22,8 @@ export function saveBlob(blob: Blob, name: string): void {
 }
 
 /** A name that every file system takes. */
-export const fileNameOf = (name: string): string => name.trim().replace(/[^\p{L}\p{N}._-]+/gu, '-').replace(/^[-.]+|[-.]+$/g, '') || 'rattan';
+export const fileNameOf = (name: string): string =>
+  name
+    .trim()
+    .replace(/[^\p{L}\p{N}._-]+/gu, '-')
+    .replace(/^[-.]+|[-.]+$/g, '') || 'rattan';

@@ -36,7 +36,17 @@ export const theme = createTheme({
   colorSchemes: { light: palette('light'), dark: palette('dark') },
   spacing: 4,
   shape: { borderRadius: 8 },
-  transitions: { duration: { shortest: 120, shorter: 120, short: 140, standard: 160, complex: 180, enteringScreen: 160, leavingScreen: 120 } },
+  transitions: {
+    duration: {
+      shortest: 120,
+      shorter: 120,
+      short: 140,
+      standard: 160,
+      complex: 180,
+      enteringScreen: 160,
+      leavingScreen: 120,
+    },
+  },
   typography: {
     fontFamily: TEXT,
     fontSize: 13,
@@ -55,20 +65,34 @@ export const theme = createTheme({
         'html, body': { height: '100%', overflow: 'hidden' },
         body: { fontVariantNumeric: 'tabular-nums' },
         '*:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
-        '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*': { transition: 'none !important', animation: 'none !important' },
+        },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: { root: { fontFamily: 'inherit', fontVariantNumeric: 'inherit' } },
+    },
     MuiButton: {
       defaultProps: { disableElevation: true, size: 'small' },
-      styleOverrides: { root: { minHeight: 30, borderRadius: 8, paddingInline: 12 }, outlined: { borderColor: 'var(--mui-palette-divider)' } },
+      styleOverrides: {
+        root: { minHeight: 30, borderRadius: 8, paddingInline: 12 },
+        outlined: { borderColor: 'var(--mui-palette-divider)' },
+      },
     },
     MuiIconButton: { styleOverrides: { root: { borderRadius: 8, width: 32, height: 32 } } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 12, border: '1px solid var(--mui-palette-divider)' } } },
     MuiTooltip: {
       defaultProps: { enterDelay: 400, arrow: false },
-      styleOverrides: { tooltip: { fontSize: 12, background: 'var(--mui-palette-text-primary)', color: 'var(--mui-palette-background-paper)' } },
+      styleOverrides: {
+        tooltip: {
+          fontSize: 12,
+          background: 'var(--mui-palette-text-primary)',
+          color: 'var(--mui-palette-background-paper)',
+        },
+      },
     },
     MuiOutlinedInput: {
       styleOverrides: {

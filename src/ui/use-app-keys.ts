@@ -25,6 +25,10 @@ export function useAppKeys(): void {
       const { isPlaying, time } = session.getState();
       set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? 0 });
     },
-    { preventDefault: true, ignoreEventWhen: (event) => (event.target as HTMLElement).closest('button, [role="button"], [role="slider"]') !== null },
+    {
+      preventDefault: true,
+      ignoreEventWhen: (event) =>
+        (event.target as HTMLElement).closest('button, [role="button"], [role="slider"]') !== null,
+    },
   );
 }

@@ -31,5 +31,7 @@ export const bendingSpecSchema = z.strictObject({
 export type BendingSpec = z.infer<typeof bendingSpecSchema>;
 
 /** Metres: the tolerance in use for a segment of the given half width. */
-export const bendTolerance = ({ tolerance, gauge }: Pick<BendingSpec, 'tolerance' | 'gauge'>, halfWidth: number): number =>
-  tolerance ?? Math.max(halfWidth * gauge * 1e-3, 1e-6);
+export const bendTolerance = (
+  { tolerance, gauge }: Pick<BendingSpec, 'tolerance' | 'gauge'>,
+  halfWidth: number,
+): number => tolerance ?? Math.max(halfWidth * gauge * 1e-3, 1e-6);

@@ -4,7 +4,8 @@ import type { Curve } from './curve';
 import type { PathPoint, PathShape } from './path-spec';
 
 /** Number of legs of a path with `pointCount` points. */
-export const legCount = (pointCount: number, closed: boolean): number => (closed ? pointCount : Math.max(0, pointCount - 1));
+export const legCount = (pointCount: number, closed: boolean): number =>
+  closed ? pointCount : Math.max(0, pointCount - 1);
 
 /** The u range of `leg` on a curve whose point i sits at pointParams[i]. */
 export function legRange(curve: Curve, leg: number): readonly [number, number] {
@@ -20,11 +21,11 @@ export function pointOn(curve: Curve, u: number): Vec3 {
 }
 
 /** `points` with `point` put in as number `index`. */
-export const withPointAt = (points: readonly PathPoint[], index: number, ...more: PathPoint[]): readonly PathPoint[] => [
-  ...points.slice(0, index),
-  ...more,
-  ...points.slice(index),
-];
+export const withPointAt = (
+  points: readonly PathPoint[],
+  index: number,
+  ...more: PathPoint[]
+): readonly PathPoint[] => [...points.slice(0, index), ...more, ...points.slice(index)];
 
 /** Puts a plain point on the curve; the points unchanged where there is no curve yet. */
 export function insertPlain(shape: PathShape, leg: number, compiled: Result<Curve>, t: number): readonly PathPoint[] {

@@ -42,7 +42,11 @@ export function cubicPiece(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3): Piece {
       const b = k[c * 4 + 2]!;
       const d = k[c * 4 + 3]!;
       out[at + c] =
-        order === 0 ? k[c * 4]! + t * (a + t * (b + t * d)) : order === 1 ? a + t * (2 * b + 3 * t * d) : 2 * b + 6 * t * d;
+        order === 0
+          ? k[c * 4]! + t * (a + t * (b + t * d))
+          : order === 1
+            ? a + t * (2 * b + 3 * t * d)
+            : 2 * b + 6 * t * d;
     }
   };
 }

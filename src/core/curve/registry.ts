@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Result } from '../math/result';
 import type { Curve } from './curve';
 import type { CurveKind } from './curve-kind';
-import * as kinds from './kinds';
+import { kinds } from './kinds';
 import { MAX_PATH_POINTS, pathPointSchema, type PathShape } from './path-spec';
 
 kinds satisfies { [K in keyof typeof kinds]: { kind: K } };

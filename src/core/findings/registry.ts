@@ -1,4 +1,4 @@
-import * as checks from './checks';
+import { checks } from './checks';
 import type { CheckInput, Finding } from './finding';
 
 checks satisfies { [K in keyof typeof checks]: { kind: K } };
@@ -6,4 +6,5 @@ checks satisfies { [K in keyof typeof checks]: { kind: K } };
 export type CheckName = keyof typeof checks;
 
 /** Everything that the checks notice about a run, in the order of the list of checks. */
-export const findAll = (input: CheckInput): readonly Finding[] => Object.values(checks).flatMap((check) => check.find(input));
+export const findAll = (input: CheckInput): readonly Finding[] =>
+  Object.values(checks).flatMap((check) => check.find(input));

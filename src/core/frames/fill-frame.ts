@@ -32,8 +32,7 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   const h01 = t * t * (3 - 2 * t);
   const h11 = -t * t * q * step;
   for (let c = 0; c < 3; c++) {
-    out[at + c] =
-      h00 * frames[a + c]! + h10 * frames[a + 3 + c]! + h01 * frames[b + c]! + h11 * frames[b + 3 + c]!;
+    out[at + c] = h00 * frames[a + c]! + h10 * frames[a + 3 + c]! + h01 * frames[b + c]! + h11 * frames[b + 3 + c]!;
   }
   const fx0 = q * frames[a + 3]! + t * frames[b + 3]!;
   const fy0 = q * frames[a + 4]! + t * frames[b + 4]!;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { vec3Schema } from '../curve/path-spec';
 import type { FrameRule } from './frame-rule';
-import * as rules from './rules';
+import { rules } from './rules';
 
 rules satisfies { [K in keyof typeof rules]: { kind: K } };
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { LayingRule } from './laying-rule';
-import * as rules from './rules';
+import { rules } from './rules';
 
 rules satisfies { [K in keyof typeof rules]: { kind: K } };
 

@@ -29,4 +29,8 @@ export function boxOf(positions: Float32Array): Box {
 }
 
 export const boxSize = ({ min, max }: Box): Vec3 => [max[0] - min[0], max[1] - min[1], max[2] - min[2]];
-export const boxMiddle = ({ min, max }: Box): Vec3 => [(max[0] + min[0]) / 2, (max[1] + min[1]) / 2, (max[2] + min[2]) / 2];
+export const boxMiddle = ({ min, max }: Box): Vec3 => [
+  (max[0] + min[0]) / 2,
+  (max[1] + min[1]) / 2,
+  (max[2] + min[2]) / 2,
+];

@@ -60,7 +60,12 @@ export function extrudeOutline(
   return builder.build();
 }
 
-function addCaps(builder: MeshBuilder, outline: readonly SectionPoint[], rows: readonly number[], material: number): void {
+function addCaps(
+  builder: MeshBuilder,
+  outline: readonly SectionPoint[],
+  rows: readonly number[],
+  material: number,
+): void {
   const triangles = earcut(outline.flat());
   for (const [x, nx] of [
     [rows[0]!, -1],

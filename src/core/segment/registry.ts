@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Mesh } from '../mesh/mesh';
 import type { Maker } from './maker';
-import * as makers from './makers';
+import { makers } from './makers';
 
 makers satisfies { [K in keyof typeof makers]: { kind: K } };
 

@@ -39,7 +39,8 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number): Mesh {
   const cutsOf = new Map<number, number>();
   /** First of the new vertices on the edge a-b, in the order of the planes. */
   const cuts = (a: number, b: number): number => {
-    const [p, q] = positions[a * 3]! < positions[b * 3]! || (positions[a * 3] === positions[b * 3] && a < b) ? [a, b] : [b, a];
+    const [p, q] =
+      positions[a * 3]! < positions[b * 3]! || (positions[a * 3] === positions[b * 3] && a < b) ? [a, b] : [b, a];
     const key = p * count + q;
     const known = cutsOf.get(key);
     if (known !== undefined) return known;

@@ -22,7 +22,11 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
     case 'setPointRadius':
       return setPoint(project, run.path, remedy.point, { radius: remedy.radius });
     case 'roundBend': {
-      const changed = changeCurve(project, run.path, (curve) => roundBend(curve, remedy.station, remedy.radius) ?? curve);
+      const changed = changeCurve(
+        project,
+        run.path,
+        (curve) => roundBend(curve, remedy.station, remedy.radius) ?? curve,
+      );
       return changed === project ? undefined : changed;
     }
     default:

@@ -30,7 +30,13 @@ export const movePoint = (project: Project, id: string, i: number, position: Vec
 /**
  * Moves one handle of a point, relative to it; the other one turns with it and keeps its length, so that the path stays smooth.
  */
-export function moveHandle(project: Project, id: string, i: number, which: 'handleIn' | 'handleOut', to: Vec3): Project {
+export function moveHandle(
+  project: Project,
+  id: string,
+  i: number,
+  which: 'handleIn' | 'handleOut',
+  to: Vec3,
+): Project {
   const other = which === 'handleIn' ? 'handleOut' : 'handleIn';
   return changeCurve(project, id, (curve) => {
     const point = curve.points[i]!;

@@ -9,7 +9,12 @@ export const changeRun = (project: Project, id: string, change: Partial<Run>): P
 });
 
 /** Changes part of one step of a run's job. */
-export function setStep<K extends keyof RunJob>(project: Project, id: string, step: K, change: Partial<RunJob[K]>): Project {
+export function setStep<K extends keyof RunJob>(
+  project: Project,
+  id: string,
+  step: K,
+  change: Partial<RunJob[K]>,
+): Project {
   const run = project.runs.find((r) => r.id === id);
   return run ? changeRun(project, id, { [step]: { ...run[step], ...change } }) : project;
 }
@@ -26,4 +31,3 @@ export function deleteRun(project: Project, id: string): Project {
 }
 
 export const renameProject = (project: Project, name: string): Project => ({ ...project, name });
-

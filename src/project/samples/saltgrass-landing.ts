@@ -2,21 +2,26 @@ import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
 import { emptyProject, type Project } from '../schema';
 
 const CAUSEWAY: readonly (readonly [number, number, number])[] = [
-  [-52, 0, 14],
-  [-34, 0.05, 17],
-  [-16, 0.2, 10],
-  [-7, 0.4, -6],
-  [8, 0.75, -12.5],
-  [20, 1, -2],
-  [34, 1.1, 8],
-  [52, 1.1, 6],
+  [-43.5, 0, 8],
+  [-30, 0.05, 22],
+  [-11, 0.2, 25],
+  [2, 0.5, 11.5],
+  [6.5, 0.8, -8],
+  [17, 1.05, -19],
+  [32, 1.1, -14],
+  [46, 1.1, -3],
 ];
 
 /** A small tidal ferry landing on a salt marsh: its causeway and the drain along the kerb, both on one path. */
 export const saltgrassLanding = (): Project => ({
   ...emptyProject('Saltgrass Landing'),
   segments: [
-    { id: 'kerbed-road', name: 'Kerbed road', source: { from: 'maker', spec: makerDefaults('kerbedLane') }, prepare: MADE_PREPARE },
+    {
+      id: 'kerbed-road',
+      name: 'Kerbed road',
+      source: { from: 'maker', spec: makerDefaults('kerbedLane') },
+      prepare: MADE_PREPARE,
+    },
     {
       id: 'kerb-drain',
       name: 'Kerb drain',

@@ -1,5 +1,6 @@
 'use client';
 
+import './quiet-three';
 import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FindingsPanel } from '../findings/FindingsPanel';
@@ -42,14 +43,35 @@ export function BentView() {
         {path && run?.visible && <PathOverlay viewport={viewport} path={path} />}
         {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
       </Box>
-      <Box sx={{ position: 'absolute', top: 14, left: 14, right: 14, display: 'flex', justifyContent: 'space-between', pointerEvents: 'none' }}>
+      <Box
+        sx={{
+          position: 'absolute',
+          top: 14,
+          left: 14,
+          right: 14,
+          display: 'flex',
+          justifyContent: 'space-between',
+          pointerEvents: 'none',
+        }}
+      >
         <ViewToolbar />
         {tool === 'shape' && <FindingsPanel />}
       </Box>
       {tool === 'pen' && (
         <Typography
           role="status"
-          sx={{ position: 'absolute', bottom: 14, left: '50%', transform: 'translateX(-50%)', px: 4, py: 1.5, borderRadius: 2, bgcolor: 'secondary.main', color: 'background.paper', pointerEvents: 'none' }}
+          sx={{
+            position: 'absolute',
+            bottom: 14,
+            left: '50%',
+            transform: 'translateX(-50%)',
+            px: 4,
+            py: 1.5,
+            borderRadius: 1,
+            bgcolor: 'secondary.main',
+            color: 'background.paper',
+            pointerEvents: 'none',
+          }}
         >
           Click on the ground for the next point. Enter ends.
         </Typography>

@@ -22,7 +22,7 @@ export function EmptyProject() {
           p: 6,
           display: 'grid',
           gap: 3,
-          borderRadius: 3,
+          borderRadius: 1.5,
           border: '1px solid',
           borderColor: 'divider',
           bgcolor: 'background.paper',
@@ -30,12 +30,24 @@ export function EmptyProject() {
         onPointerUp={(event) => event.stopPropagation()}
       >
         <Typography variant="h2">Lay something along a path</Typography>
-        <Typography color="text.secondary">Draw a path on the ground; a segment is laid along it and bends with it.</Typography>
-        <Button variant="contained" color="secondary" startIcon={<DrawOutlined />} onClick={() => addMade('kerbedLane')}>
+        <Typography color="text.secondary">
+          Draw a path on the ground; a segment is laid along it and bends with it.
+        </Typography>
+        <Button
+          variant="contained"
+          color="secondary"
+          startIcon={<DrawOutlined />}
+          onClick={() => addMade('kerbedLane')}
+        >
           Draw a road
         </Button>
         <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => addRunOf(broughtSegment(mesh))} />
-        <Button variant="outlined" color="secondary" startIcon={<LandscapeOutlined />} onClick={() => void keeper.create(saltgrassLanding())}>
+        <Button
+          variant="outlined"
+          color="secondary"
+          startIcon={<LandscapeOutlined />}
+          onClick={() => void keeper.create(saltgrassLanding())}
+        >
           Open the sample
         </Button>
       </Box>

@@ -6,18 +6,23 @@ import { useColorScheme } from '@mui/material/styles';
 import { TOKENS } from '../tokens';
 import type { Sphere } from './scene-box';
 
-/** A shadow-catching ground with a quiet grid that fades out; one square is a metre, ten or a tenth, as the scene asks. */
+/** A shadow-catching ground with a quiet grid that fades out; a square is a power of ten in metres, as the scene asks. */
 export function Ground({ height, sphere }: { height: number; sphere: Sphere }) {
   const { mode } = useColorScheme();
   const theme = useTheme();
   const tokens = TOKENS[(mode ?? theme.palette.mode) === 'dark' ? 'dark' : 'light'];
-  const cell = 10 ** Math.round(Math.log10(Math.max(sphere.radius, 0.05) / 22));
+  const cell = 10 ** Math.round(Math.log10(Math.max(sphere.radius, 0.05) / 8));
   const isDark = tokens === TOKENS.dark;
   return (
     <group position={[0, height - sphere.radius * 0.0004, 0]}>
       <mesh rotation-x={-Math.PI / 2} position={[sphere.centre[0], 0, sphere.centre[2]]} receiveShadow>
         <planeGeometry args={[sphere.radius * 12, sphere.radius * 12]} />
-        <shadowMaterial transparent opacity={isDark ? 0.5 : 0.24} color={isDark ? '#000000' : '#3a3222'} depthWrite={false} />
+        <shadowMaterial
+          transparent
+          opacity={isDark ? 0.5 : 0.24}
+          color={isDark ? '#000000' : '#3a3222'}
+          depthWrite={false}
+        />
       </mesh>
       <Grid
         infiniteGrid

@@ -5,7 +5,17 @@ import type { Vec3 } from '../../core/math/vec3';
 import type { Viewport } from './viewport';
 
 /** Thin lines over the scene from one place to others: handles, or what the pen is about to draw. */
-export function HandleLines({ viewport, from, to, isDashed }: { viewport: Viewport; from: Vec3; to: readonly Vec3[]; isDashed?: boolean }) {
+export function HandleLines({
+  viewport,
+  from,
+  to,
+  isDashed,
+}: {
+  viewport: Viewport;
+  from: Vec3;
+  to: readonly Vec3[];
+  isDashed?: boolean;
+}) {
   const ref = useRef<SVGSVGElement>(null);
   useEffect(
     () =>
@@ -24,9 +34,18 @@ export function HandleLines({ viewport, from, to, isDashed }: { viewport: Viewpo
     [viewport, from, to],
   );
   return (
-    <svg ref={ref} aria-hidden style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}>
+    <svg
+      ref={ref}
+      aria-hidden
+      style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
+    >
       {to.map((_, i) => (
-        <line key={i} stroke="var(--mui-palette-primary-main)" strokeWidth={1.25} strokeDasharray={isDashed ? '5 4' : undefined} />
+        <line
+          key={i}
+          stroke="var(--mui-palette-primary-main)"
+          strokeWidth={1.25}
+          strokeDasharray={isDashed ? '5 4' : undefined}
+        />
       ))}
     </svg>
   );

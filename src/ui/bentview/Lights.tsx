@@ -20,8 +20,8 @@ export function Lights({ centre, radius }: Sphere) {
         target={target}
         castShadow
         shadow-mapSize={[2048, 2048]}
-        shadow-normalBias={r * 0.0012}
-        shadow-bias={-0.0004}
+        shadow-normalBias={r * 0.0006}
+        shadow-bias={-0.0008}
         shadow-radius={3}
         shadow-camera-left={-r * 1.08}
         shadow-camera-right={r * 1.08}
@@ -33,9 +33,30 @@ export function Lights({ centre, radius }: Sphere) {
       <primitive object={target} position={centre} />
       <Environment resolution={64} frames={1} environmentIntensity={0.62}>
         <color attach="background" args={['#d9dcdd']} />
-        <Lightformer form="rect" intensity={2.2} color="#ffffff" position={[0, 8, 0]} scale={[14, 14, 1]} rotation-x={Math.PI / 2} />
-        <Lightformer form="rect" intensity={0.7} color="#ffe9cf" position={[9, 3, 5]} scale={[8, 6, 1]} target={[0, 0, 0]} />
-        <Lightformer form="rect" intensity={0.45} color="#b9a98c" position={[0, -6, 0]} scale={[20, 20, 1]} rotation-x={-Math.PI / 2} />
+        <Lightformer
+          form="rect"
+          intensity={2.2}
+          color="#ffffff"
+          position={[0, 8, 0]}
+          scale={[14, 14, 1]}
+          rotation-x={Math.PI / 2}
+        />
+        <Lightformer
+          form="rect"
+          intensity={0.7}
+          color="#ffe9cf"
+          position={[9, 3, 5]}
+          scale={[8, 6, 1]}
+          target={[0, 0, 0]}
+        />
+        <Lightformer
+          form="rect"
+          intensity={0.45}
+          color="#b9a98c"
+          position={[0, -6, 0]}
+          scale={[20, 20, 1]}
+          rotation-x={-Math.PI / 2}
+        />
       </Environment>
     </>
   );

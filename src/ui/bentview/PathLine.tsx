@@ -6,7 +6,8 @@ import { useMemo } from 'react';
 /** The path of a run as a line drawn over everything. `line` = flat xyz samples. */
 export function PathLine({ line, colour, isSelected }: { line: Float32Array; colour: string; isSelected: boolean }) {
   const points = useMemo(
-    () => Array.from({ length: line.length / 3 }, (_, i) => [line[i * 3]!, line[i * 3 + 1]!, line[i * 3 + 2]!] as const),
+    () =>
+      Array.from({ length: line.length / 3 }, (_, i) => [line[i * 3]!, line[i * 3 + 1]!, line[i * 3 + 2]!] as const),
     [line],
   );
   if (points.length < 2) return null;

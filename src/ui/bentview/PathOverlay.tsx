@@ -85,7 +85,11 @@ function handlePlaces({ points, closed }: CurveSpec, i: number): { which: 'handl
     return [d[0] / 3, d[1] / 3, d[2] / 3];
   };
   return [
-    ...(closed || i > 0 ? [{ which: 'handleIn' as const, place: add(position, handleIn ?? third((i + n - 1) % n)) }] : []),
-    ...(closed || i < n - 1 ? [{ which: 'handleOut' as const, place: add(position, handleOut ?? third((i + 1) % n)) }] : []),
+    ...(closed || i > 0
+      ? [{ which: 'handleIn' as const, place: add(position, handleIn ?? third((i + n - 1) % n)) }]
+      : []),
+    ...(closed || i < n - 1
+      ? [{ which: 'handleOut' as const, place: add(position, handleOut ?? third((i + 1) % n)) }]
+      : []),
   ];
 }

@@ -10,7 +10,7 @@ import { Ground } from './Ground';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { RunMesh } from './RunMesh';
-import { boundingSphere, sceneBox } from './scene-box';
+import { boundingSphere, framePlaces, sceneBox } from './scene-box';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
 
@@ -30,22 +30,22 @@ export function Scene({ viewport }: { viewport: Viewport }) {
   const box = useMemo(() => sceneBox(shown.map(({ result }) => result)), [shown]);
   const sphere = useMemo(() => boundingSphere(box), [box]);
   const own = shown.find(({ run }) => run.id === selected?.id);
-  const framed = useMemo(
-    () => (framing.what === 'run' && own ? boundingSphere(sceneBox([own.result])) : sphere),
-    [framing.what, own, sphere],
+  const places = useMemo(
+    () => framePlaces(framing.what === 'run' && own ? [own.result] : shown.map(({ result }) => result)),
+    [framing.what, own, shown],
   );
   // The first results arrive after the first frame: that is when the scene is framed.
   const isReady = shown.length > 0;
   return (
     <Canvas
       frameloop="demand"
-      shadows="soft"
+      shadows="percentage"
       dpr={[1, 2]}
       gl={{ antialias: true, alpha: true, preserveDrawingBuffer: true }}
       aria-hidden
       style={{ position: 'absolute', inset: 0 }}
     >
-      <ViewCamera view={view} framing={framing.count * 2 + (isReady ? 1 : 0)} sphere={framed} />
+      <ViewCamera view={view} framing={framing.count * 2 + (isReady ? 1 : 0)} places={places} sphere={sphere} />
       <Lights {...sphere} />
       <Ground height={Math.min(0, box.min[1])} sphere={sphere} />
       {shown.map(({ run, result }) => (

@@ -16,11 +16,33 @@ export function StationMarker({ viewport, path }: { viewport: Viewport; path: Pa
   return <Marker viewport={viewport} path={path} station={station} isFinding={isFinding} />;
 }
 
-function Marker({ viewport, path, station, isFinding }: { viewport: Viewport; path: PathView; station: number; isFinding: boolean }) {
+function Marker({
+  viewport,
+  path,
+  station,
+  isFinding,
+}: {
+  viewport: Viewport;
+  path: PathView;
+  station: number;
+  isFinding: boolean;
+}) {
   const ref = useProjected<HTMLDivElement>(viewport, placeAt(path, station));
   const colour = isFinding ? 'error.main' : 'secondary.main';
   return (
-    <Box ref={ref} sx={{ position: 'absolute', left: 0, top: 0, width: 8, height: 8, borderRadius: '50%', bgcolor: colour, pointerEvents: 'none' }}>
+    <Box
+      ref={ref}
+      sx={{
+        position: 'absolute',
+        left: 0,
+        top: 0,
+        width: 8,
+        height: 8,
+        borderRadius: '50%',
+        bgcolor: colour,
+        pointerEvents: 'none',
+      }}
+    >
       <Box
         sx={{
           position: 'absolute',
@@ -28,7 +50,7 @@ function Marker({ viewport, path, station, isFinding }: { viewport: Viewport; pa
           left: '50%',
           transform: 'translateX(-50%)',
           px: 2,
-          borderRadius: 1.5,
+          borderRadius: 1,
           bgcolor: colour,
           color: 'background.paper',
           fontSize: 11,

@@ -21,7 +21,13 @@ export function ViewToolbar() {
   const group = { bgcolor: 'background.paper', pointerEvents: 'auto' } as const;
   return (
     <Box sx={{ display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
-      <ToggleButtonGroup exclusive aria-label="Tool" value={tool} sx={group} onChange={(_, next: ToolName | null) => next && set({ tool: next })}>
+      <ToggleButtonGroup
+        exclusive
+        aria-label="Tool"
+        value={tool}
+        sx={group}
+        onChange={(_, next: ToolName | null) => next && set({ tool: next })}
+      >
         <Tooltip title="Drag points along the ground, with Shift up and down. Click on the path for a new point.">
           <ToggleButton value="shape">Shape path</ToggleButton>
         </Tooltip>
@@ -29,7 +35,13 @@ export function ViewToolbar() {
           <ToggleButton value="pen">Pen</ToggleButton>
         </Tooltip>
       </ToggleButtonGroup>
-      <ToggleButtonGroup exclusive aria-label="View" value={view} sx={group} onChange={(_, next: ViewName | null) => next && set({ view: next })}>
+      <ToggleButtonGroup
+        exclusive
+        aria-label="View"
+        value={view}
+        sx={group}
+        onChange={(_, next: ViewName | null) => next && set({ view: next })}
+      >
         {VIEWS.map(({ value, label }) => (
           <ToggleButton key={value} value={value}>
             {label}

@@ -37,6 +37,7 @@ export function buildMaterials(
       transparent: source.alpha === 'blend',
       alphaTest: source.alpha === 'mask' ? 0.5 : 0,
       side: source.doubleSided ? DoubleSide : FrontSide,
+      shadowSide: DoubleSide, // pieces that touch leave no slits of light between them
       map,
       normalMap: textureAt(source.normalImage),
       roughnessMap: surface,

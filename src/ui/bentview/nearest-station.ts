@@ -2,7 +2,13 @@ import type { PathView } from '../../engine/run-view';
 import type { Viewport } from './viewport';
 
 /** The station of the path's place nearest to a pixel, if it is within `within` pixels; metres. */
-export function nearestStation(viewport: Viewport, path: PathView, x: number, y: number, within: number): number | undefined {
+export function nearestStation(
+  viewport: Viewport,
+  path: PathView,
+  x: number,
+  y: number,
+  within: number,
+): number | undefined {
   const { line, step, length } = path;
   let best: number | undefined;
   let least = within;

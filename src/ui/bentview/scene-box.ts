@@ -38,3 +38,22 @@ export function boundingSphere({ min, max }: SceneBox): Sphere {
   const centre: Vec3 = [(min[0] + max[0]) / 2, (min[1] + max[1]) / 2, (min[2] + max[2]) / 2];
   return { centre, radius: Math.max(Math.hypot(max[0] - min[0], max[1] - min[1], max[2] - min[2]) / 2, 0.05) };
 }
+
+/** Places that a picture of some runs should show: along their paths, above and below by what they reach. */
+export function framePlaces(results: readonly RunResult[]): Vec3[] {
+  const places: Vec3[] = [];
+  for (const { view } of results) {
+    const { line } = view.path;
+    const { min, max } = view.segment.box;
+    const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
+    const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
+    for (let i = 0; i < line.length; i += stride) {
+      const [x, y, z] = [line[i]!, line[i + 1]!, line[i + 2]!];
+      for (const dx of [-wide, wide])
+        for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
+    }
+  }
+  if (places.length > 0) return places;
+  const { min, max } = EMPTY_SCENE;
+  return [0, 1].flatMap((a) => [0, 1].map((b): Vec3 => [a ? max[0] : min[0], 0, b ? max[2] : min[2]]));
+}

@@ -1,6 +1,15 @@
 'use client';
 
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, LinearProgress, Typography } from '@mui/material';
+import {
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogTitle,
+  LinearProgress,
+  Typography,
+} from '@mui/material';
 import { useState } from 'react';
 import { WRITERS, type FormatName } from '../../formats/registry';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -34,7 +43,14 @@ export function ExportDialog() {
       <DialogContent sx={{ display: 'grid', gap: 3 }}>
         <Box role="radiogroup" aria-label="Format" sx={{ display: 'grid', gap: 1.5 }}>
           {WRITERS.map(({ kind, label, carries }) => (
-            <OptionCard key={kind} label={label} hint={carries} consequence={carries} isChosen={format === kind} onChoose={() => setFormat(kind)} />
+            <OptionCard
+              key={kind}
+              label={label}
+              hint={carries}
+              consequence={carries}
+              isChosen={format === kind}
+              onChoose={() => setFormat(kind)}
+            />
           ))}
         </Box>
         <Box>
@@ -80,7 +96,9 @@ export function ExportDialog() {
           variant="contained"
           color="secondary"
           disabled={running !== undefined || chosen.length === 0}
-          onClick={() => void start(format, what === 'one' ? selected?.id : undefined, state === 'now' ? (time ?? null) : null)}
+          onClick={() =>
+            void start(format, what === 'one' ? selected?.id : undefined, state === 'now' ? (time ?? null) : null)
+          }
         >
           Save file
         </Button>

@@ -24,7 +24,9 @@ export function useExport() {
     try {
       const baked = await baker.call(
         (api) =>
-          api.bake(project, format.extensions[0]!, name, { run, time }, proxy(show)) as Promise<Result<{ files: readonly NamedBytes[] }>>,
+          api.bake(project, format.extensions[0]!, name, { run, time }, proxy(show)) as Promise<
+            Result<{ files: readonly NamedBytes[] }>
+          >,
         controller.signal,
       );
       if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));

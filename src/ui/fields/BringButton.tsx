@@ -17,13 +17,23 @@ export function BringButton({ label, onBrought }: { label: string; onBrought: (m
         <Button variant="text" onClick={bringing.stop}>
           Stop
         </Button>
-        <LinearProgress variant="determinate" value={bringing.share * 100} aria-label="Reading" sx={{ gridColumn: '1 / -1' }} />
+        <LinearProgress
+          variant="determinate"
+          value={bringing.share * 100}
+          aria-label="Reading"
+          sx={{ gridColumn: '1 / -1' }}
+        />
       </Box>
     );
   }
   return (
     <>
-      <Button variant="outlined" color="secondary" startIcon={<FileOpenOutlined />} onClick={() => input.current?.click()}>
+      <Button
+        variant="outlined"
+        color="secondary"
+        startIcon={<FileOpenOutlined />}
+        onClick={() => input.current?.click()}
+      >
         {label}
       </Button>
       <input

@@ -17,7 +17,15 @@ export interface NumberFieldProps {
 }
 
 /** A number with its unit: typed, turned with the arrow keys, or dragged by its label. */
-export function NumberField({ label, value, quantity, onChange, step, min = -Infinity, max = Infinity }: NumberFieldProps) {
+export function NumberField({
+  label,
+  value,
+  quantity,
+  onChange,
+  step,
+  min = -Infinity,
+  max = Infinity,
+}: NumberFieldProps) {
   const id = useId();
   const gesture = useGesture();
   const [text, setText] = useState<string>();
@@ -76,11 +84,15 @@ export function NumberField({ label, value, quantity, onChange, step, min = -Inf
         onFocus={(event) => event.target.select()}
         onBlur={finish}
         onKeyDown={onKeyDown}
-        inputProps={{ inputMode: 'decimal', 'aria-invalid': isWrong, title: isWrong ? wrongWords(quantity, min, max) : undefined }}
+        inputProps={{
+          inputMode: 'decimal',
+          'aria-invalid': isWrong,
+          title: isWrong ? wrongWords(quantity, min, max) : undefined,
+        }}
         sx={{
           height: 30,
           px: 2,
-          borderRadius: 2,
+          borderRadius: 1,
           border: '1px solid',
           borderColor: isWrong ? 'error.main' : 'divider',
           bgcolor: 'background.paper',

@@ -25,7 +25,7 @@ export function OptionCard({ label, hint, consequence, isChosen, onChoose }: Opt
           px: 2.5,
           justifyContent: 'space-between',
           gap: 2,
-          borderRadius: 2,
+          borderRadius: 1,
           border: '1px solid',
           borderColor: isChosen ? 'primary.main' : 'divider',
           boxShadow: isChosen ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',

@@ -24,7 +24,8 @@ export function FindingsPanel() {
     const { project, edit } = document.getState();
     const changed = remedy && applyRemedy(project, run.id, remedy);
     if (changed) edit(() => changed);
-    else enqueueSnackbar('This bend cannot be opened by itself: move its points further apart.', { variant: 'warning' });
+    else
+      enqueueSnackbar('This bend cannot be opened by itself: move its points further apart.', { variant: 'warning' });
     set({ finding: undefined });
   };
 
@@ -43,7 +44,11 @@ export function FindingsPanel() {
           >
             <Note title={title} text={text}>
               {finding.remedy && remedy && (
-                <Button variant="text" onClick={() => putRight(finding)} sx={{ p: 0, minHeight: 24, fontSize: 12, justifyContent: 'flex-start' }}>
+                <Button
+                  variant="text"
+                  onClick={() => putRight(finding)}
+                  sx={{ p: 0, minHeight: 24, fontSize: 12, justifyContent: 'flex-start' }}
+                >
                   {remedy}
                 </Button>
               )}
@@ -52,7 +57,17 @@ export function FindingsPanel() {
         );
       })}
       {findings.length > MOST_SHOWN && (
-        <Typography variant="caption" sx={{ bgcolor: 'background.paper', borderRadius: 2, px: 3, py: 1, border: '1px solid', borderColor: 'divider' }}>
+        <Typography
+          variant="caption"
+          sx={{
+            bgcolor: 'background.paper',
+            borderRadius: 1,
+            px: 3,
+            py: 1,
+            border: '1px solid',
+            borderColor: 'divider',
+          }}
+        >
           and {findings.length - MOST_SHOWN} more
         </Typography>
       )}
@@ -69,7 +84,7 @@ function Note({ title, text, children }: { title: string; text: string; children
         columnGap: 2,
         px: 3,
         py: 2,
-        borderRadius: 2,
+        borderRadius: 1,
         bgcolor: 'background.paper',
         border: '1px solid',
         borderColor: 'divider',

@@ -25,7 +25,10 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
   }),
   endMissed: (f) => ({
     title: f.remainder! > 0 ? 'The run stops short' : 'The run goes past its reach',
-    text: f.remainder! > 0 ? `${metres(f.remainder!)} of the reach is bare.` : `${metres(-f.remainder!)} lies beyond the end.`,
+    text:
+      f.remainder! > 0
+        ? `${metres(f.remainder!)} of the reach is bare.`
+        : `${metres(-f.remainder!)} lies beyond the end.`,
     remedy: 'Fill, evening the stretch',
   }),
   roundingReduced: (f, finding) => ({

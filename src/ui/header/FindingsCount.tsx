@@ -19,7 +19,12 @@ export function FindingsCount() {
   if (all.length === 0) return null;
   return (
     <>
-      <Button variant="outlined" color="error" startIcon={<WarningAmberRounded />} onClick={(event) => setAnchor(event.currentTarget)}>
+      <Button
+        variant="outlined"
+        color="error"
+        startIcon={<WarningAmberRounded />}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
         {plural(all.length, 'finding')}
       </Button>
       <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>

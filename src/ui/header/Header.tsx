@@ -28,7 +28,16 @@ export function Header() {
   return (
     <Box
       component="header"
-      sx={{ height: 48, display: 'flex', alignItems: 'center', gap: 3, px: 4, bgcolor: 'background.paper', borderBottom: '1px solid', borderColor: 'divider' }}
+      sx={{
+        height: 48,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 3,
+        px: 4,
+        bgcolor: 'background.paper',
+        borderBottom: '1px solid',
+        borderColor: 'divider',
+      }}
     >
       <Mark />
       <Typography variant="h1" component="h1">
@@ -63,7 +72,11 @@ export function Header() {
       </Tooltip>
       <FindingsCount />
       <Tooltip title={isDark ? 'Light theme' : 'Dark theme'}>
-        <IconButton aria-label={isDark ? 'Light theme' : 'Dark theme'} onClick={() => setMode(isDark ? 'light' : 'dark')} sx={framed}>
+        <IconButton
+          aria-label={isDark ? 'Light theme' : 'Dark theme'}
+          onClick={() => setMode(isDark ? 'light' : 'dark')}
+          sx={framed}
+        >
           {isDark ? <LightModeOutlined sx={{ fontSize: 18 }} /> : <DarkModeOutlined sx={{ fontSize: 18 }} />}
         </IconButton>
       </Tooltip>

@@ -30,13 +30,28 @@ export function ShelfDialog() {
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 4 }}>
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-          <Button variant="outlined" color="secondary" startIcon={<AddRounded />} onClick={() => openNew(keeper.create(emptyProject('Untitled')))}>
+          <Button
+            variant="outlined"
+            color="secondary"
+            startIcon={<AddRounded />}
+            onClick={() => openNew(keeper.create(emptyProject('Untitled')))}
+          >
             New
           </Button>
-          <Button variant="outlined" color="secondary" startIcon={<LandscapeOutlined />} onClick={() => openNew(keeper.create(saltgrassLanding()))}>
+          <Button
+            variant="outlined"
+            color="secondary"
+            startIcon={<LandscapeOutlined />}
+            onClick={() => openNew(keeper.create(saltgrassLanding()))}
+          >
             Open the sample
           </Button>
-          <Button variant="outlined" color="secondary" startIcon={<FolderOpenOutlined />} onClick={() => input.current?.click()}>
+          <Button
+            variant="outlined"
+            color="secondary"
+            startIcon={<FolderOpenOutlined />}
+            onClick={() => input.current?.click()}
+          >
             Open a file
           </Button>
           <input
@@ -64,9 +79,17 @@ export function ShelfDialog() {
           }}
           onKeyDown={(event) => event.key === 'Enter' && (event.target as HTMLInputElement).blur()}
         />
-        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, border: '1px solid', borderColor: 'divider', borderRadius: 2 }}>
+        <Box
+          component="ul"
+          sx={{ listStyle: 'none', m: 0, p: 0, border: '1px solid', borderColor: 'divider', borderRadius: 2 }}
+        >
           {items.map((item) => (
-            <ShelfRow key={item.id} item={item.id === current ? { ...item, name } : item} isOpen={item.id === current} actions={actions} />
+            <ShelfRow
+              key={item.id}
+              item={item.id === current ? { ...item, name } : item}
+              isOpen={item.id === current}
+              actions={actions}
+            />
           ))}
         </Box>
         <Typography variant="body2" color="text.secondary">

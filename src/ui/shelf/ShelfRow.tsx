@@ -20,10 +20,21 @@ export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: b
   return (
     <Box
       component="li"
-      sx={{ display: 'flex', alignItems: 'center', px: 2, '& + &': { borderTop: '1px solid', borderColor: 'divider' }, boxShadow: isOpen ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none' }}
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        px: 2,
+        '& + &': { borderTop: '1px solid', borderColor: 'divider' },
+        boxShadow: isOpen ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
+      }}
     >
-      <ButtonBase onClick={() => void actions.open(item.id)} sx={{ flex: 1, minWidth: 0, py: 2, px: 2, display: 'block', textAlign: 'left' }}>
-        <Box sx={{ fontWeight: 650, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>{item.name}</Box>
+      <ButtonBase
+        onClick={() => void actions.open(item.id)}
+        sx={{ flex: 1, minWidth: 0, py: 2, px: 2, display: 'block', textAlign: 'left' }}
+      >
+        <Box sx={{ fontWeight: 650, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {item.name}
+        </Box>
         <Box sx={{ color: 'text.secondary', fontSize: 12 }}>
           {isOpen ? 'open now, ' : ''}
           {plural(item.runs, 'run')}, saved {saved}

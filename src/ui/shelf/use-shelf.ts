@@ -5,7 +5,14 @@ import { problemWords } from '../../engine/problem-words';
 import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
 import { assetIdsOf } from '../../project/schema';
 import { loadAssets, saveAsset } from '../../project/storage/assets';
-import { createProject, deleteProject, listProjects, loadProject, restoreProject, type ShelfItem } from '../../project/storage/projects';
+import {
+  createProject,
+  deleteProject,
+  listProjects,
+  loadProject,
+  restoreProject,
+  type ShelfItem,
+} from '../../project/storage/projects';
 import { fileNameOf, saveBlob } from '../save-file';
 import { useApp } from '../state/app-context';
 
@@ -27,8 +34,15 @@ export function useShelf(): { items: readonly ShelfItem[]; actions: ShelfActions
     setItems(await listProjects());
   }, [keeper]);
   useEffect(() => {
-    void refresh();
-  }, [refresh]);
+    let isLive = true;
+    void keeper
+      .flush()
+      .then(listProjects)
+      .then((list) => isLive && setItems(list));
+    return () => {
+      isLive = false;
+    };
+  }, [keeper]);
 
   const actions: ShelfActions = {
     async open(id) {
@@ -38,7 +52,8 @@ export function useShelf(): { items: readonly ShelfItem[]; actions: ShelfActions
     async openFile(file) {
       const opened = parseProjectFile(await file.text());
       if (!opened.ok) {
-        for (const problem of opened.problems) enqueueSnackbar(`${file.name}: ${problemWords(problem)}`, { variant: 'error' });
+        for (const problem of opened.problems)
+          enqueueSnackbar(`${file.name}: ${problemWords(problem)}`, { variant: 'error' });
         return false;
       }
       for (const [id, bytes] of opened.value.assets) await saveAsset(id, bytes);

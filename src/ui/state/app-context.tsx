@@ -35,7 +35,10 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const viewer = new ComputeClient();
     const baker = new ComputeClient();
     const onCrash = () => {
-      enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), { variant: 'error', preventDuplicate: true });
+      enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), {
+        variant: 'error',
+        preventDuplicate: true,
+      });
     };
     const loop = new ComputeLoop({ document, session, results }, viewer, onCrash);
     let isLive = true;

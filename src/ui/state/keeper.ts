@@ -84,7 +84,9 @@ export class Keeper {
   async #show(stored: StoredProject, takeOver = false): Promise<void> {
     this.#lock?.release();
     this.#stored = undefined;
-    this.#lock = await lockProject(stored.id, takeOver, () => this.#session.getState().set({ save: { kind: 'elsewhere' } }));
+    this.#lock = await lockProject(stored.id, takeOver, () =>
+      this.#session.getState().set({ save: { kind: 'elsewhere' } }),
+    );
     this.#stored = stored;
     await rememberOpened(stored.id);
     this.#document.getState().open(stored.project);

@@ -24,9 +24,14 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
     const show = (share: number) => setBringing({ fileName, share, stop: () => controller.abort() });
     show(0);
     try {
-      const read = await Promise.all(files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })));
+      const read = await Promise.all(
+        files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
+      );
       show(0.2);
-      const result = await baker.call((api) => api.bring(read, proxy(show)) as Promise<Result<BroughtMesh>>, controller.signal);
+      const result = await baker.call(
+        (api) => api.bring(read, proxy(show)) as Promise<Result<BroughtMesh>>,
+        controller.signal,
+      );
       for (const problem of result.ok ? result.warnings : result.problems) {
         enqueueSnackbar(problemWords(problem), { variant: result.ok ? 'warning' : 'error' });
       }

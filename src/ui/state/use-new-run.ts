@@ -19,15 +19,29 @@ export function useNewRun() {
       const withSegment = addSegment(project, segment);
       const path = { id: ownPath, name: `${name} path`, curve: { kind: 'smooth' as const, closed: false, points: [] } };
       const withPath = alongPath ? withSegment : addPath(withSegment, path);
-      return addRun(withPath, { id: run, name, visible: true, segment: segment.id, path: alongPath ?? ownPath, ...JOB_DEFAULTS });
+      return addRun(withPath, {
+        id: run,
+        name,
+        visible: true,
+        segment: segment.id,
+        path: alongPath ?? ownPath,
+        ...JOB_DEFAULTS,
+      });
     });
-    session.getState().set({ run, point: undefined, step: alongPath ? 'segment' : 'path', tool: alongPath ? 'shape' : 'pen' });
+    session
+      .getState()
+      .set({ run, point: undefined, step: alongPath ? 'segment' : 'path', tool: alongPath ? 'shape' : 'pen' });
   };
   return {
     addRunOf,
     addMade: (kind: MakerName, alongPath?: string) =>
       addRunOf(
-        { id: newId(), name: maker(kind).label, source: { from: 'maker', spec: makerDefaults(kind) }, prepare: MADE_PREPARE },
+        {
+          id: newId(),
+          name: maker(kind).label,
+          source: { from: 'maker', spec: makerDefaults(kind) },
+          prepare: MADE_PREPARE,
+        },
         alongPath,
       ),
   };

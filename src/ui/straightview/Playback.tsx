@@ -37,7 +37,11 @@ export function Playback() {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 320 }}>
       <Tooltip title={`${label} (Space)`}>
-        <IconButton aria-label={label} size="small" onClick={() => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? 0 })}>
+        <IconButton
+          aria-label={label}
+          size="small"
+          onClick={() => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? 0 })}
+        >
           {isPlaying ? <PauseRounded sx={{ fontSize: 20 }} /> : <PlayArrowRounded sx={{ fontSize: 20 }} />}
         </IconButton>
       </Tooltip>
@@ -49,7 +53,9 @@ export function Playback() {
         step={0.02}
         value={time ?? length}
         getAriaValueText={seconds}
-        onChange={(_, value) => set({ isPlaying: false, time: (value as number) >= length ? undefined : (value as number) })}
+        onChange={(_, value) =>
+          set({ isPlaying: false, time: (value as number) >= length ? undefined : (value as number) })
+        }
       />
       <Typography variant="caption" color="text.secondary" sx={{ width: 84, whiteSpace: 'nowrap' }}>
         {seconds(time ?? length)} of {seconds(length)}

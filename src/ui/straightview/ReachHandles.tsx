@@ -13,7 +13,17 @@ interface InvertibleScale extends StationScale {
 }
 
 /** The two ends of the reach, to drag or to move with the arrow keys. */
-export function ReachHandles({ x, run, length, reach }: { x: InvertibleScale; run: Run; length: number; reach: Reach }) {
+export function ReachHandles({
+  x,
+  run,
+  length,
+  reach,
+}: {
+  x: InvertibleScale;
+  run: Run;
+  length: number;
+  reach: Reach;
+}) {
   const edit = useEdit();
   const gesture = useGesture();
   const isDragging = useRef(false);
@@ -60,7 +70,16 @@ export function ReachHandles({ x, run, length, reach }: { x: InvertibleScale; ru
       }}
     >
       <rect x={-9} y={-2} width={18} height={34} fill="transparent" />
-      <rect x={-2.5} y={0} width={5} height={30} rx={2.5} fill="var(--mui-palette-background-paper)" stroke="var(--mui-palette-primary-main)" strokeWidth={1.75} />
+      <rect
+        x={-2.5}
+        y={0}
+        width={5}
+        height={30}
+        rx={2.5}
+        fill="var(--mui-palette-background-paper)"
+        stroke="var(--mui-palette-primary-main)"
+        strokeWidth={1.75}
+      />
     </g>
   ));
 }

@@ -15,7 +15,14 @@ export function StationCursor({ x, length }: { x: StationScale; length: number }
     <g pointerEvents="none">
       <line x1={x(station)} x2={x(station)} y1={14} y2={156} stroke={colour} />
       <rect x={label - 30} y={154} width={60} height={16} rx={5} fill={colour} />
-      <text x={label} y={162} textAnchor="middle" dominantBaseline="central" fontSize={11} fill="var(--mui-palette-background-paper)">
+      <text
+        x={label}
+        y={162}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fontSize={11}
+        fill="var(--mui-palette-background-paper)"
+      >
         {metres(station)}
       </text>
     </g>

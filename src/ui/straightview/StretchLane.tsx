@@ -12,9 +12,18 @@ export function StretchLane({ x, laying: { placements, stretch } }: { x: Station
   return (
     <g>
       <line x1={x(0)} x2={right} y1={16} y2={16} stroke="var(--mui-palette-divider)" />
-      <rect x={left} width={right - left} y={percent >= 0 ? 16 - height : 16} height={Math.max(height, 1)} fill="var(--mui-palette-tokens-cane)" fillOpacity={0.85} />
+      <rect
+        x={left}
+        width={right - left}
+        y={percent >= 0 ? 16 - height : 16}
+        height={Math.max(height, 1)}
+        fill="var(--mui-palette-tokens-cane)"
+        fillOpacity={0.85}
+      />
       <text x={left + 4} y={percent >= 0 ? 26 : 11} fontSize={11} fill="var(--mui-palette-text-secondary)">
-        {stretch > 2 ? `${stretch.toFixed(1)} times as long` : `${signed(percentText(percent), percent)} on every piece`}
+        {stretch > 2
+          ? `${stretch.toFixed(1)} times as long`
+          : `${signed(percentText(percent), percent)} on every piece`}
       </text>
     </g>
   );

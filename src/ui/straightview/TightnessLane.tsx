@@ -1,6 +1,7 @@
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
 import type { PathView } from '../../engine/run-view';
+import { radius } from '../format';
 import type { StationScale } from './Lane';
 
 const HEIGHT = 44;
@@ -13,24 +14,60 @@ export function TightnessLane({ x, path }: { x: StationScale; path: PathView }) 
   const samples = useMemo(() => thinned(tightness, 800), [tightness]);
   const y = (t: number) => HEIGHT - Math.min(t * LIMIT, 1) * HEIGHT;
   const at = (i: number) => x(i * step);
-  const shape = area<number>((i) => at(i), HEIGHT, (i) => y(tightness[i]!))(samples);
-  const top = line<number>((i) => at(i), (i) => y(tightness[i]!))(samples);
+  const shape = area<number>(
+    (i) => at(i),
+    HEIGHT,
+    (i) => y(tightness[i]!),
+  )(samples);
+  const top = line<number>(
+    (i) => at(i),
+    (i) => y(tightness[i]!),
+  )(samples);
   const limit = y(1);
   const tightestAt = x(path.tightest.station);
+  const isLate = path.tightest.station > path.length * 0.9;
   return (
     <g>
       <path d={shape ?? ''} fill="var(--mui-palette-tokens-sky)" fillOpacity={0.16} />
       <path d={top ?? ''} fill="none" stroke="var(--mui-palette-tokens-sky)" strokeWidth={1.25} />
       {foldedStretches(tightness).map(([a, b]) => (
-        <rect key={a} x={at(a)} y={0} width={Math.max(at(b) - at(a), 2)} height={HEIGHT} fill="var(--mui-palette-error-main)" fillOpacity={0.2} />
+        <rect
+          key={a}
+          x={at(a)}
+          y={0}
+          width={Math.max(at(b) - at(a), 2)}
+          height={HEIGHT}
+          fill="var(--mui-palette-error-main)"
+          fillOpacity={0.2}
+        />
       ))}
-      <line x1={x(0)} x2={at(tightness.length - 1)} y1={limit} y2={limit} stroke="var(--mui-palette-error-main)" strokeDasharray="4 3" strokeWidth={1} />
-      <text x={at(tightness.length - 1)} y={limit - 4} textAnchor="end" fontSize={11} fill="var(--mui-palette-error-main)">
+      <line
+        x1={x(0)}
+        x2={at(tightness.length - 1)}
+        y1={limit}
+        y2={limit}
+        stroke="var(--mui-palette-error-main)"
+        strokeDasharray="4 3"
+        strokeWidth={1}
+      />
+      <text
+        x={at(tightness.length - 1)}
+        y={limit - 4}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--mui-palette-error-main)"
+      >
         folds over here
       </text>
       {Number.isFinite(path.tightest.radius) && (
-        <text x={Math.min(tightestAt, at(tightness.length - 1) - 150)} y={HEIGHT - 4} textAnchor="middle" fontSize={11} fill="var(--mui-palette-text-secondary)">
-          {path.tightest.radius.toFixed(1)} m
+        <text
+          x={tightestAt + (isLate ? -6 : 6)}
+          y={Math.max(y(tightness[Math.round(path.tightest.station / step)]!) + 9, 16)}
+          textAnchor={isLate ? 'end' : 'start'}
+          fontSize={11}
+          fill="var(--mui-palette-text-secondary)"
+        >
+          {radius(path.tightest.radius)}
         </text>
       )}
     </g>

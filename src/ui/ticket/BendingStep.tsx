@@ -26,13 +26,43 @@ export function BendingStep({ run, result }: StepProps) {
     <>
       <Box role="radiogroup" aria-label="Frames" sx={{ display: 'grid', gap: 1.5 }}>
         {FRAME_RULES.map(({ kind, label, hint }) => (
-          <OptionCard key={kind} label={label} hint={hint} isChosen={bending.frames.rule === kind} onChoose={() => set({ frames: { ...bending.frames, rule: kind } })} />
+          <OptionCard
+            key={kind}
+            label={label}
+            hint={hint}
+            isChosen={bending.frames.rule === kind}
+            onChoose={() => set({ frames: { ...bending.frames, rule: kind } })}
+          />
         ))}
       </Box>
       <Box>
-        <NumberField label="Roll" quantity="angle" step={Math.PI / 180} value={bending.roll} min={-1e4} max={1e4} onChange={(roll) => set({ roll })} />
-        <NumberField label="Turns over the length" quantity="plain" step={0.25} value={bending.turns} min={-1e4} max={1e4} onChange={(turns) => set({ turns })} />
-        <NumberField label="Gauge" quantity="plain" step={0.05} value={bending.gauge} min={1e-4} max={1e4} onChange={(gauge) => set({ gauge })} />
+        <NumberField
+          label="Roll"
+          quantity="angle"
+          step={Math.PI / 180}
+          value={bending.roll}
+          min={-1e4}
+          max={1e4}
+          onChange={(roll) => set({ roll })}
+        />
+        <NumberField
+          label="Turns over the length"
+          quantity="plain"
+          step={0.25}
+          value={bending.turns}
+          min={-1e4}
+          max={1e4}
+          onChange={(turns) => set({ turns })}
+        />
+        <NumberField
+          label="Gauge"
+          quantity="plain"
+          step={0.05}
+          value={bending.gauge}
+          min={1e-4}
+          max={1e4}
+          onChange={(gauge) => set({ gauge })}
+        />
         <ChoiceField
           label="Past the end"
           value={bending.pastEnd}
@@ -53,7 +83,15 @@ export function BendingStep({ run, result }: StepProps) {
           onChange={(mode) => set({ slicing: mode === 'rows' ? { mode, rows: 16 } : { mode } })}
         />
         {slicing.mode === 'rows' && (
-          <NumberField label="Rows in a piece" quantity="plain" step={1} min={1} max={4096} value={slicing.rows} onChange={(rows) => set({ slicing: { mode: 'rows', rows: Math.round(rows) } })} />
+          <NumberField
+            label="Rows in a piece"
+            quantity="plain"
+            step={1}
+            min={1}
+            max={4096}
+            value={slicing.rows}
+            onChange={(rows) => set({ slicing: { mode: 'rows', rows: Math.round(rows) } })}
+          />
         )}
         <NumberField
           label="Tolerance of the bend"
@@ -67,7 +105,8 @@ export function BendingStep({ run, result }: StepProps) {
       </Box>
       {result && (
         <Typography variant="body2" color="text.secondary">
-          Up to {result.view.segment.rows} rows a piece; the bent surface stays within {metres(bendTolerance(bending, half))}.
+          Up to {result.view.segment.rows} rows a piece; the bent surface stays within{' '}
+          {metres(bendTolerance(bending, half))}.
         </Typography>
       )}
     </>

@@ -36,12 +36,36 @@ export function LayingStep({ run, result }: StepProps) {
       </Box>
       <Box>
         {rule.uses.count && (
-          <NumberField label="Pieces" quantity="plain" step={1} min={1} max={MAX_PIECES} value={laying.count} onChange={(count) => set({ count: Math.round(count) })} />
+          <NumberField
+            label="Pieces"
+            quantity="plain"
+            step={1}
+            min={1}
+            max={MAX_PIECES}
+            value={laying.count}
+            onChange={(count) => set({ count: Math.round(count) })}
+          />
         )}
         {rule.uses.gap && (
-          <NumberField label="Gap (negative overlaps)" quantity="length" step={0.01} min={-1e4} max={1e4} value={laying.gap} onChange={(gap) => set({ gap })} />
+          <NumberField
+            label="Gap (negative overlaps)"
+            quantity="length"
+            step={0.01}
+            min={-1e4}
+            max={1e4}
+            value={laying.gap}
+            onChange={(gap) => set({ gap })}
+          />
         )}
-        <NumberField label="From station" quantity="length" step={0.1} min={0} max={length} value={laying.from ?? 0} onChange={(from) => set({ from: from > 0 ? from : null })} />
+        <NumberField
+          label="From station"
+          quantity="length"
+          step={0.1}
+          min={0}
+          max={length}
+          value={laying.from ?? 0}
+          onChange={(from) => set({ from: from > 0 ? from : null })}
+        />
         <NumberField
           label="To station"
           quantity="length"

@@ -20,11 +20,25 @@ export function MotionStep({ run }: StepProps) {
     <>
       <Box role="radiogroup" aria-label="Growth" sx={{ display: 'grid', gap: 1.5 }}>
         {GROWTHS.map(({ value, label, hint }) => (
-          <OptionCard key={value} label={label} hint={hint} isChosen={growth === value} onChoose={() => edit((project) => setStep(project, run.id, 'motion', { growth: value }))} />
+          <OptionCard
+            key={value}
+            label={label}
+            hint={hint}
+            isChosen={growth === value}
+            onChoose={() => edit((project) => setStep(project, run.id, 'motion', { growth: value }))}
+          />
         ))}
       </Box>
       {growth !== 'none' && (
-        <NumberField label="Takes" quantity="time" step={0.1} min={0.04} max={3600} value={seconds} onChange={(value) => edit((project) => setStep(project, run.id, 'motion', { seconds: value }))} />
+        <NumberField
+          label="Takes"
+          quantity="time"
+          step={0.1}
+          min={0.04}
+          max={3600}
+          value={seconds}
+          onChange={(value) => edit((project) => setStep(project, run.id, 'motion', { seconds: value }))}
+        />
       )}
     </>
   );

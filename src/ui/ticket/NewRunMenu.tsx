@@ -26,7 +26,9 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
       <ListSubheader sx={{ lineHeight: '28px', fontSize: 12 }}>On a path of its own, drawn with the pen</ListSubheader>
       {MAKERS.map(({ kind, label }) => item(kind, label))}
       {current && <Divider />}
-      {current && <ListSubheader sx={{ lineHeight: '28px', fontSize: 12 }}>Along the path of {current.name}</ListSubheader>}
+      {current && (
+        <ListSubheader sx={{ lineHeight: '28px', fontSize: 12 }}>Along the path of {current.name}</ListSubheader>
+      )}
       {current && MAKERS.map(({ kind, label }) => item(kind, label, current.path))}
     </Menu>
   );

@@ -34,7 +34,13 @@ export function PathStep({ path, result }: StepProps) {
         <FormControlLabel
           label="Closed"
           slotProps={{ typography: { sx: { fontSize: 13 } } }}
-          control={<Switch size="small" checked={curve.closed} onChange={(_, closed) => edit((project) => setClosed(project, path.id, closed))} />}
+          control={
+            <Switch
+              size="small"
+              checked={curve.closed}
+              onChange={(_, closed) => edit((project) => setClosed(project, path.id, closed))}
+            />
+          }
         />
         <Button variant="outlined" color="secondary" onClick={() => edit((project) => reverse(project, path.id))}>
           Reverse
@@ -46,7 +52,8 @@ export function PathStep({ path, result }: StepProps) {
       {view && (
         <Typography variant="body2" color="text.secondary">
           {metres(view.length)} long, {metres(view.planLength)} in plan, {curve.points.length} points.
-          {Number.isFinite(view.tightest.radius) && ` Tightest ${radius(view.tightest.radius)} at station ${metres(view.tightest.station)}.`}
+          {Number.isFinite(view.tightest.radius) &&
+            ` Tightest ${radius(view.tightest.radius)} at station ${metres(view.tightest.station)}.`}
           {sharing > 1 && ` ${sharing} runs follow this path.`}
         </Typography>
       )}

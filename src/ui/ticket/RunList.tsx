@@ -45,46 +45,70 @@ function RunRow({ run, isSelected }: { run: Run; isSelected: boolean }) {
   return (
     <Box
       sx={{
+        position: 'relative',
         display: 'flex',
         alignItems: 'center',
         height: 32,
         bgcolor: isSelected ? (t) => t.vars!.palette.tokens.leafWash : 'transparent',
         boxShadow: isSelected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
-        '& .row-action': { opacity: 0 },
-        '&:hover .row-action, & .row-action:focus-visible, & .row-action.is-on': { opacity: 1 },
+        '& .actions': { position: 'absolute', right: 6, display: 'flex', opacity: run.visible ? 0 : 1 },
+        '&:hover .actions, & .actions:focus-within': { opacity: 1 },
+        '&:hover .length, &:focus-within .length': { visibility: 'hidden' },
       }}
     >
       <ButtonBase
         aria-current={isSelected}
         onClick={() => set({ run: run.id, point: undefined, station: undefined })}
-        sx={{ flex: 1, minWidth: 0, height: '100%', pl: 4, gap: 2.5, justifyContent: 'flex-start', fontWeight: isSelected ? 650 : 400 }}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          height: '100%',
+          pl: 4,
+          gap: 2.5,
+          justifyContent: 'flex-start',
+          fontWeight: isSelected ? 650 : 400,
+        }}
       >
         <RunSwatch result={result} />
-        <Box component="span" sx={{ flex: 1, textAlign: 'left', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', opacity: run.visible ? 1 : 0.55 }}>
+        <Box
+          component="span"
+          sx={{
+            flex: 1,
+            textAlign: 'left',
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+            opacity: run.visible ? 1 : 0.55,
+          }}
+        >
           {run.name}
         </Box>
-        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, mr: 1 }}>
+        <Box
+          component="span"
+          className="length"
+          sx={{ color: 'text.secondary', fontWeight: 400, mr: 4, visibility: run.visible ? 'visible' : 'hidden' }}
+        >
           {result ? metres(result.view.laying.reach.to - result.view.laying.reach.from) : ''}
         </Box>
       </ButtonBase>
-      <IconButton
-        className={`row-action ${run.visible ? '' : 'is-on'}`}
-        size="small"
-        aria-label={run.visible ? `Hide ${run.name}` : `Show ${run.name}`}
-        onClick={() => edit((project) => changeRun(project, run.id, { visible: !run.visible }))}
-        sx={{ width: 26, height: 26 }}
-      >
-        {run.visible ? <VisibilityOutlined sx={{ fontSize: 16 }} /> : <VisibilityOffOutlined sx={{ fontSize: 16 }} />}
-      </IconButton>
-      <IconButton
-        className="row-action"
-        size="small"
-        aria-label={`Delete ${run.name}`}
-        onClick={() => edit((project) => deleteRun(project, run.id))}
-        sx={{ width: 26, height: 26, mr: 1 }}
-      >
-        <DeleteOutlineRounded sx={{ fontSize: 16 }} />
-      </IconButton>
+      <Box className="actions">
+        <IconButton
+          size="small"
+          aria-label={run.visible ? `Hide ${run.name}` : `Show ${run.name}`}
+          onClick={() => edit((project) => changeRun(project, run.id, { visible: !run.visible }))}
+          sx={{ width: 26, height: 26 }}
+        >
+          {run.visible ? <VisibilityOutlined sx={{ fontSize: 16 }} /> : <VisibilityOffOutlined sx={{ fontSize: 16 }} />}
+        </IconButton>
+        <IconButton
+          size="small"
+          aria-label={`Delete ${run.name}`}
+          onClick={() => edit((project) => deleteRun(project, run.id))}
+          sx={{ width: 26, height: 26 }}
+        >
+          <DeleteOutlineRounded sx={{ fontSize: 16 }} />
+        </IconButton>
+      </Box>
     </Box>
   );
 }

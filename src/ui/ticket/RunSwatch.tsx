@@ -8,5 +8,18 @@ import type { RunResult } from '../state/results-store';
 export function RunSwatch({ result }: { result: RunResult | undefined }) {
   const colour = result?.surface.materials[0]?.colour;
   const css = colour ? new Color(colour[0], colour[1], colour[2]).getStyle() : 'var(--mui-palette-divider)';
-  return <Box component="span" aria-hidden sx={{ width: 20, height: 6, borderRadius: 1, bgcolor: css, flexShrink: 0, border: '1px solid rgb(0 0 0 / 0.15)' }} />;
+  return (
+    <Box
+      component="span"
+      aria-hidden
+      sx={{
+        width: 20,
+        height: 6,
+        borderRadius: '3px',
+        bgcolor: css,
+        flexShrink: 0,
+        border: '1px solid rgb(0 0 0 / 0.15)',
+      }}
+    />
+  );
 }

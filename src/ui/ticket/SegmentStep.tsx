@@ -31,7 +31,14 @@ export function SegmentStep({ run, segment, result }: StepProps) {
   const chooseKind = (kind: MakerName | 'asset') => {
     if (kind === 'asset') return;
     if (source.from === 'maker') edit((project) => setMaker(project, segment.id, makerDefaults(kind)));
-    else put({ ...segment, id: `${segment.id}-made`, name: maker(kind).label, source: { from: 'maker', spec: makerDefaults(kind) }, prepare: MADE_PREPARE });
+    else
+      put({
+        ...segment,
+        id: `${segment.id}-made`,
+        name: maker(kind).label,
+        source: { from: 'maker', spec: makerDefaults(kind) },
+        prepare: MADE_PREPARE,
+      });
   };
   return (
     <>
@@ -41,7 +48,11 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         choices={source.from === 'asset' ? [...kinds, asset] : kinds}
         onChange={chooseKind}
       />
-      {source.from === 'maker' ? <MakerFields segment={segment} spec={source.spec as MakerSpec} /> : <PrepareFields segment={segment} />}
+      {source.from === 'maker' ? (
+        <MakerFields segment={segment} spec={source.spec as MakerSpec} />
+      ) : (
+        <PrepareFields segment={segment} />
+      )}
       {result && <SegmentFigures result={result} />}
       <Box sx={{ pt: 1 }}>
         <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => put(broughtSegment(mesh))} />
@@ -82,7 +93,12 @@ function PrepareFields({ segment }: { segment: Segment }) {
   const upChoices = DIRECTIONS.map((d) => (d.value === 'auto' ? { ...d, label: 'found' } : d));
   return (
     <>
-      <ChoiceField label="Forward (F)" value={forward} choices={DIRECTIONS} onChange={(value) => set({ forward: value })} />
+      <ChoiceField
+        label="Forward (F)"
+        value={forward}
+        choices={DIRECTIONS}
+        onChange={(value) => set({ forward: value })}
+      />
       <ChoiceField label="Up (U)" value={up} choices={upChoices} onChange={(value) => set({ up: value })} />
       <ChoiceField
         label="On the path"
@@ -94,7 +110,15 @@ function PrepareFields({ segment }: { segment: Segment }) {
         ]}
         onChange={(value) => set({ centre: value })}
       />
-      <NumberField label="One unit of the file is" quantity="length" value={unit} step={0.001} min={1e-6} max={1e6} onChange={(value) => set({ unit: value })} />
+      <NumberField
+        label="One unit of the file is"
+        quantity="length"
+        value={unit}
+        step={0.001}
+        min={1e-6}
+        max={1e6}
+        onChange={(value) => set({ unit: value })}
+      />
     </>
   );
 }
@@ -105,8 +129,9 @@ function SegmentFigures({ result }: { result: NonNullable<StepProps['result']> }
   const size = [max[0] - min[0], max[1] - min[1], max[2] - min[2]] as const;
   return (
     <Typography variant="body2" color="text.secondary">
-      {metres(size[0])} long (F {segment.axes.forward}), {metres(size[1])} high (U {segment.axes.up}), {metres(size[2])} wide (S);{' '}
-      {plural(segment.triangles, 'triangle')}. {plural(segment.ownRows, 'row')} of its own, sliced to {whole(segment.rows)}.
+      {metres(size[0])} long (F {segment.axes.forward}), {metres(size[1])} high (U {segment.axes.up}), {metres(size[2])}{' '}
+      wide (S); {plural(segment.triangles, 'triangle')}. {plural(segment.ownRows, 'row')} of its own, sliced to{' '}
+      {whole(segment.rows)}.
     </Typography>
   );
 }

@@ -16,7 +16,9 @@ export interface StepRowProps {
 /** A step of the ticket: a line that states its result, and its controls when it is open. */
 export function StepRow({ number, title, summary, isOpen, onToggle, children }: StepRowProps) {
   return (
-    <Box sx={{ borderBottom: '1px solid', borderColor: 'divider', bgcolor: isOpen ? 'background.default' : 'transparent' }}>
+    <Box
+      sx={{ borderBottom: '1px solid', borderColor: 'divider', bgcolor: isOpen ? 'background.default' : 'transparent' }}
+    >
       <Tooltip title={isOpen ? '' : summary} placement="right">
         <ButtonBase
           aria-expanded={isOpen}
@@ -40,12 +42,23 @@ export function StepRow({ number, title, summary, isOpen, onToggle, children }: 
           </Box>
           <Box
             component="span"
-            sx={{ color: 'text.secondary', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap', fontSize: 12.5 }}
+            sx={{
+              color: 'text.secondary',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              whiteSpace: 'nowrap',
+              fontSize: 12.5,
+            }}
           >
             {summary}
           </Box>
           <ExpandMoreRounded
-            sx={{ fontSize: 18, color: 'text.secondary', transition: 'transform 140ms', transform: isOpen ? 'rotate(180deg)' : 'none' }}
+            sx={{
+              fontSize: 18,
+              color: 'text.secondary',
+              transition: 'transform 140ms',
+              transform: isOpen ? 'rotate(180deg)' : 'none',
+            }}
           />
         </ButtonBase>
       </Tooltip>

@@ -35,7 +35,13 @@ export function Ticket() {
     <Box
       component="aside"
       aria-label="Ticket"
-      sx={{ height: '100%', overflowY: 'auto', bgcolor: 'background.paper', borderRight: '1px solid', borderColor: 'divider' }}
+      sx={{
+        height: '100%',
+        overflowY: 'auto',
+        bgcolor: 'background.paper',
+        borderRight: '1px solid',
+        borderColor: 'divider',
+      }}
     >
       <RunList />
       {run && segment && path && (

@@ -6,12 +6,20 @@ import type { RunResult } from '../state/results-store';
 import type { StepName } from '../state/steps';
 
 /** One line for each step that states its result. */
-export function stepSummary(step: StepName, run: Run, segmentName: string, result: RunResult | undefined, problems: readonly Problem[]): string {
+export function stepSummary(
+  step: StepName,
+  run: Run,
+  segmentName: string,
+  result: RunResult | undefined,
+  problems: readonly Problem[],
+): string {
   if (problems.length > 0 && (step === 'path' || !result)) return step === 'path' ? 'not drawn yet' : '';
   const view = result?.view;
   switch (step) {
     case 'segment':
-      return view ? `${segmentName}, ${metres(view.segment.length)}, ${plural(view.segment.ownRows, 'row')}` : segmentName;
+      return view
+        ? `${segmentName}, ${metres(view.segment.length)}, ${plural(view.segment.ownRows, 'row')}`
+        : segmentName;
     case 'path': {
       if (!view) return '';
       const { length, tightest } = view.path;
@@ -32,7 +40,11 @@ export function stepSummary(step: StepName, run: Run, segmentName: string, resul
     case 'bending': {
       const { frames, roll, turns, gauge } = run.bending;
       const rule = FRAME_RULES.find(({ kind }) => kind === frames.rule)!.label.toLowerCase();
-      const extra = [roll && `roll ${degrees(roll)}`, turns && `${turns} turns`, gauge !== 1 && `gauge ${percentText(gauge * 100)}`];
+      const extra = [
+        roll && `roll ${degrees(roll)}`,
+        turns && `${turns} turns`,
+        gauge !== 1 && `gauge ${percentText(gauge * 100)}`,
+      ];
       return [rule, ...extra.filter(Boolean)].join(', ');
     }
     case 'motion':

@@ -1,4 +1,5 @@
-import { buildFrameTable, type FrameTable } from '../../frames/frame-table';
+import { buildFrameTable } from '../../frames/build-frame-table';
+import type { FrameTable } from '../../frames/frame-table';
 import { tightest } from '../../frames/tightness';
 import { lerp, scale, sub } from '../../math/vec3';
 import { buildArcTable } from '../arc-table';

@@ -17,8 +17,16 @@ export const handles = defineCurveKind({
     const closed = shape.closed && points.length > 1;
     if (points.length < 2) return fail('curve.too-few-points', { needed: 2, given: points.length });
     const legs = closed ? points.length : points.length - 1;
-    const pieces = Array.from({ length: legs }, (_, i) => cubicPiece(...legControls(points[i]!, points[(i + 1) % points.length]!)));
-    return ok(piecewise(pieces, closed, Float64Array.from(from, (i) => i / legs)));
+    const pieces = Array.from({ length: legs }, (_, i) =>
+      cubicPiece(...legControls(points[i]!, points[(i + 1) % points.length]!)),
+    );
+    return ok(
+      piecewise(
+        pieces,
+        closed,
+        Float64Array.from(from, (i) => i / legs),
+      ),
+    );
   },
   /** Exact: de Casteljau's split of the leg. */
   insert({ points }, leg, t) {

@@ -1,3 +1,6 @@
-export { straight } from './straight';
-export { smooth } from './smooth';
-export { handles } from './handles';
+import { straight } from './straight';
+import { smooth } from './smooth';
+import { handles } from './handles';
+
+/** In the order in which people are shown them. */
+export const kinds = { straight, smooth, handles };

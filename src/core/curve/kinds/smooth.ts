@@ -33,7 +33,13 @@ export const smooth = defineCurveKind({
       c2 ??= parabolaControl(b, a, c1);
       return cubicPiece(a, c1, c2, b);
     });
-    return ok(piecewise(pieces, closed, Float64Array.from(from, (i) => i / legs)));
+    return ok(
+      piecewise(
+        pieces,
+        closed,
+        Float64Array.from(from, (i) => i / legs),
+      ),
+    );
   },
   insert(shape, leg, t) {
     return insertPlain(shape, leg, this.compile(shape), t);

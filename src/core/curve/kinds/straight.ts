@@ -38,7 +38,13 @@ export const straight = defineCurveKind({
       }
     }
     if (closed && corners[0]?.radius) pieces.push(half(corners[0], 0));
-    return ok(piecewise(pieces, closed, Float64Array.from(from, (i) => starts[i]! / pieces.length)));
+    return ok(
+      piecewise(
+        pieces,
+        closed,
+        Float64Array.from(from, (i) => starts[i]! / pieces.length),
+      ),
+    );
   },
   /** Exact: on the straight a point without radius; on an arc the corner becomes two whose arcs meet where it was asked for. */
   insert(shape, leg, t) {

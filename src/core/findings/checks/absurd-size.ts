@@ -16,6 +16,8 @@ export const absurdSize = defineCheck({
     const distance = (unit: number) => Math.abs(Math.log((size / prepare.unit) * unit));
     const unit = [...UNITS].sort((a, b) => distance(a) - distance(b))[0]!;
     const better = unit === prepare.unit ? prepare.unit / size : unit;
-    return [{ check: 'absurdSize', facts: { size, unit: better }, remedy: { kind: 'prepare', change: { unit: better } } }];
+    return [
+      { check: 'absurdSize', facts: { size, unit: better }, remedy: { kind: 'prepare', change: { unit: better } } },
+    ];
   },
 });

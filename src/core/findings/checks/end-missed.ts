@@ -7,7 +7,11 @@ export const endMissed = defineCheck({
     const { remainder, reach } = laying;
     if (Math.abs(remainder) <= (reach.to - reach.from) * 1e-6) return [];
     if (remainder < 0 && job.bending.pastEnd === 'trim') return [];
-    const at = { from: Math.min(reach.to - remainder, reach.to), to: Math.max(reach.to - remainder, reach.to), station: reach.to };
+    const at = {
+      from: Math.min(reach.to - remainder, reach.to),
+      to: Math.max(reach.to - remainder, reach.to),
+      station: reach.to,
+    };
     return [{ check: 'endMissed', at, facts: { remainder }, remedy: { kind: 'setLayingRule', rule: 'fillStretch' } }];
   },
 });

@@ -17,7 +17,8 @@ export function tightnessAt(input: Pick<CheckInput, 'table' | 'support' | 'job' 
   const { roll, turns, gauge } = job.bending;
   const angle = roll + (2 * Math.PI * turns * (sample * table.step - from)) / (to - from);
   const alongUp = f[a + CURVATURE]! * f[a + 6]! + f[a + CURVATURE + 1]! * f[a + 7]! + f[a + CURVATURE + 2]! * f[a + 8]!;
-  const alongSide = f[a + CURVATURE]! * f[a + 9]! + f[a + CURVATURE + 1]! * f[a + 10]! + f[a + CURVATURE + 2]! * f[a + 11]!;
+  const alongSide =
+    f[a + CURVATURE]! * f[a + 9]! + f[a + CURVATURE + 1]! * f[a + 10]! + f[a + CURVATURE + 2]! * f[a + 11]!;
   const c = Math.cos(angle);
   const s = Math.sin(angle);
   return gauge * reachTowards(support, alongUp * c + alongSide * s, alongSide * c - alongUp * s);

@@ -1,7 +1,10 @@
-export { foldingOver } from './folding-over';
-export { tooFewRows } from './too-few-rows';
-export { endMissed } from './end-missed';
-export { roundingReduced } from './rounding-reduced';
-export { steepPath } from './steep-path';
-export { offMiddle } from './off-middle';
-export { absurdSize } from './absurd-size';
+import { foldingOver } from './folding-over';
+import { tooFewRows } from './too-few-rows';
+import { endMissed } from './end-missed';
+import { roundingReduced } from './rounding-reduced';
+import { steepPath } from './steep-path';
+import { offMiddle } from './off-middle';
+import { absurdSize } from './absurd-size';
+
+/** In the order in which people are shown them. */
+export const checks = { foldingOver, tooFewRows, endMissed, roundingReduced, steepPath, offMiddle, absurdSize };

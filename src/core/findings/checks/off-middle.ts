@@ -12,6 +12,8 @@ export const offMiddle = defineCheck({
     const [, height, width] = boxSize(segment.box);
     const offset = Math.hypot(y, z);
     const isFar = isBrought && prepare.centre === 'own' && offset > LIMIT * Math.hypot(height, width);
-    return isFar ? [{ check: 'offMiddle', facts: { offset }, remedy: { kind: 'prepare', change: { centre: 'middle' } } }] : [];
+    return isFar
+      ? [{ check: 'offMiddle', facts: { offset }, remedy: { kind: 'prepare', change: { centre: 'middle' } } }]
+      : [];
   },
 });

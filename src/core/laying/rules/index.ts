@@ -1,4 +1,7 @@
-export { fillStretch } from './fill-stretch';
-export { fillGaps } from './fill-gaps';
-export { byCount } from './by-count';
-export { onePiece } from './one-piece';
+import { fillStretch } from './fill-stretch';
+import { fillGaps } from './fill-gaps';
+import { byCount } from './by-count';
+import { onePiece } from './one-piece';
+
+/** In the order in which people are shown them. */
+export const rules = { fillStretch, fillGaps, byCount, onePiece };

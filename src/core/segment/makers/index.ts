@@ -1,4 +1,7 @@
-export { kerbedLane } from './kerbed-lane';
-export { kerbDrain } from './kerb-drain';
-export { tube } from './tube';
-export { plank } from './plank';
+import { kerbedLane } from './kerbed-lane';
+import { kerbDrain } from './kerb-drain';
+import { tube } from './tube';
+import { plank } from './plank';
+
+/** In the order in which people are shown them. */
+export const makers = { kerbedLane, kerbDrain, tube, plank };

@@ -60,7 +60,10 @@ export const kerbedLane = defineMaker({
     const outline = [...left.map(([p]) => p as SectionPoint).reverse(), ...right.map(([p]) => p)];
     const rows = [0, length / 4, (length * 3) / 4, length];
     const strips: Strip[] = [
-      ...left.slice(1).map(([, material, part]) => ({ part, material })).reverse(),
+      ...left
+        .slice(1)
+        .map(([, material, part]) => ({ part, material }))
+        .reverse(),
       { part: 'Centre line', material: [ASPHALT, MARKING, ASPHALT] },
       ...right.map(([, material, part]) => ({ part, material })),
     ];

@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 3210;
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  expect: { timeout: 20_000 },
+  workers: 1,
+  retries: 0,
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--enable-unsafe-swiftshader',
+        '--use-gl=angle',
+        '--use-angle=swiftshader',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+    trace: 'off',
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -p ${PORT}`,
+    url: `http://localhost:${PORT}/icon.svg`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

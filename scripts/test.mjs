@@ -1,0 +1,63 @@
+// Passes all tests from a clean checkout: type check, lint, unit tests, build, browser tests. The last line counts them.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ensurePackages, ROOT } from './ensure.mjs';
+
+process.env.NEXT_TELEMETRY_DISABLED = '1';
+const folder = mkdtempSync(join(tmpdir(), 'rattan-'));
+let passed = 0;
+let failed = 0;
+
+function step(name, command, args, env = {}) {
+  console.log(`\n== ${name}`);
+  const { status } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  return status === 0;
+}
+
+/** A step that is one test by itself. */
+function check(name, command, args) {
+  if (step(name, command, args)) passed++;
+  else failed++;
+}
+
+ensurePackages();
+const chromium = ensureChromium();
+const node = process.execPath;
+check('Types', node, ['node_modules/typescript/bin/tsc', '--noEmit']);
+check('Types of the core alone', node, ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.core.json', '--noEmit']);
+check('Lint', node, ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+check('Format', node, ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']);
+
+const unit = join(folder, 'unit.json');
+const unitDone = step('Unit tests', node, ['node_modules/jest/bin/jest.js', '--json', `--outputFile=${unit}`]);
+if (existsSync(unit)) {
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(unit, 'utf8'));
+  passed += numPassedTests;
+  failed += numFailedTests + numRuntimeErrorTestSuites;
+  if (!unitDone && numFailedTests + numRuntimeErrorTestSuites === 0) failed++;
+} else failed++;
+
+try {
+  ensureBuild();
+  const browser = join(folder, 'browser.json');
+  const done = step('Browser tests', node, ['node_modules/@playwright/test/cli.js', 'test', '--reporter=list,json'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: browser,
+    CHROMIUM: chromium,
+  });
+  const {
+    expected = 0,
+    flaky = 0,
+    unexpected = 0,
+  } = existsSync(browser) ? JSON.parse(readFileSync(browser, 'utf8')).stats : {};
+  passed += expected + flaky;
+  failed += unexpected;
+  if (!done && unexpected === 0) failed++;
+} catch (error) {
+  console.error(error instanceof Error ? error.message : error);
+  failed++;
+}
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
