@@ -9,6 +9,8 @@ const esm = [
   'three',
   'idb',
   'bezier-js',
+  'earcut',
+  'three-stdlib',
 ];
 
 /** @type {import('jest').Config} */

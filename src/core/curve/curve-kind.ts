@@ -9,6 +9,12 @@ export interface ReducedRounding {
   readonly used: number;
 }
 
+/** The points of a path after one was put in, and the number that it has. */
+export interface InsertedPoint {
+  readonly points: readonly PathPoint[];
+  readonly index: number;
+}
+
 /**
  * A way to draw a curve through or along points. Length, frames, laying and bending are derived for all kinds;
  * adding one is a file in `kinds/` and a line in its list.
@@ -23,10 +29,10 @@ export interface CurveKind<K extends string = string> {
   /** Problems: `curve.too-few-points` with `needed` and `given` (points that differ). */
   compile(shape: PathShape): Result<Curve>;
   /**
-   * The points with one more on `leg` (0 = between the first two points), at share `t` in [0, 1] of the leg's own
+   * The points with one more, and which it is, on `leg` (0 = between the first two points), at share `t` in [0, 1] of the leg's own
    * parameter as `compile` runs through it. The shape stays as it is, exactly where the kind allows it.
    */
-  insert(shape: PathShape, leg: number, t: number): readonly PathPoint[];
+  insert(shape: PathShape, leg: number, t: number): InsertedPoint;
   reducedRoundings?(shape: PathShape): readonly ReducedRounding[];
 }
 

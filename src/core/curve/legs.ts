@@ -1,6 +1,7 @@
 import type { Result } from '../math/result';
 import { scale, type Vec3 } from '../math/vec3';
 import type { Curve } from './curve';
+import type { InsertedPoint } from './curve-kind';
 import type { PathPoint, PathShape } from './path-spec';
 
 /** Number of legs of a path with `pointCount` points. */
@@ -21,15 +22,14 @@ export function pointOn(curve: Curve, u: number): Vec3 {
 }
 
 /** `points` with `point` put in as number `index`. */
-export const withPointAt = (
-  points: readonly PathPoint[],
-  index: number,
-  ...more: PathPoint[]
-): readonly PathPoint[] => [...points.slice(0, index), ...more, ...points.slice(index)];
+export const withPointAt = (points: readonly PathPoint[], index: number, point: PathPoint): InsertedPoint => ({
+  points: [...points.slice(0, index), point, ...points.slice(index)],
+  index,
+});
 
 /** Puts a plain point on the curve; the points unchanged where there is no curve yet. */
-export function insertPlain(shape: PathShape, leg: number, compiled: Result<Curve>, t: number): readonly PathPoint[] {
-  if (!compiled.ok) return shape.points;
+export function insertPlain(shape: PathShape, leg: number, compiled: Result<Curve>, t: number): InsertedPoint {
+  if (!compiled.ok) return { points: shape.points, index: -1 };
   const [u0, u1] = legRange(compiled.value, leg);
   return withPointAt(shape.points, leg + 1, { position: pointOn(compiled.value, u0 + (u1 - u0) * t) });
 }

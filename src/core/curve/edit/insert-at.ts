@@ -21,10 +21,6 @@ export function insertAt(spec: CurveSpec, station: number): Inserted | undefined
   leg = Math.min(leg, legs - 1);
   const [u0, u1] = legRange(curve, leg);
   const t = u1 > u0 ? Math.min(Math.max((u[0]! - u0) / (u1 - u0), 0), 1) : 0;
-  const points = curveKind(spec).insert(spec, leg, t);
-  // A corner on an arc becomes two: the new one follows the corner that was split.
-  const isSame = (i: number) => points[i] === spec.points[i];
-  let point = leg + 1;
-  if (points.length > spec.points.length && spec.points[point] && !isSame(point) && isSame(leg)) point = leg + 2;
-  return { spec: { ...spec, points }, point: Math.min(point, points.length - 1) };
+  const { points, index } = curveKind(spec).insert(spec, leg, t);
+  return { spec: { ...spec, points }, point: index };
 }

@@ -1,14 +1,17 @@
 import { buildFrameTable } from '../../frames/build-frame-table';
 import type { FrameTable } from '../../frames/frame-table';
 import { tightest } from '../../frames/tightness';
-import { lerp, scale, sub } from '../../math/vec3';
+import { lerp } from '../../math/vec3';
 import { buildArcTable } from '../arc-table';
+import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
 import type { PathPoint } from '../path-spec';
 
 const MAX_STEPS = 120;
 /** Share of the way to the middle of its neighbours that the tightest point goes in one step. */
 const EASE = 0.08;
+/** Points to either side of a bend that may move. */
+const REACH = 2;
 
 /**
  * The path with the bend at `station` opened to at least `radius` (metres): a straight path's corner gets the radius where it
@@ -16,21 +19,37 @@ const EASE = 0.08;
  * does not get there.
  */
 export function roundBend(spec: CurveSpec, station: number, radius: number): CurveSpec | undefined {
+  const start = measure(spec);
+  const middle = start && nearestInner(spec, start, () => true, station);
+  if (!start || middle === undefined) return undefined;
+  const isNear = (i: number) => pointsApart(spec, i, middle) <= REACH;
   let current = spec;
-  let where = station;
   for (let step = 0; step < MAX_STEPS; step++) {
     const table = measure(current);
     if (!table) return undefined;
-    const reach = Math.max(radius * 2, table.step * 3);
-    const worst = tightest(table, Math.max(0, where - reach), Math.min(table.length, where + reach));
+    const [from, to] = stationsOf(current, table, middle);
+    const worst = from < to ? tightest(table, from, to) : tightest(table);
     if (worst.radius >= radius * (1 - 1e-6)) return current;
-    where = worst.station;
-    const i = nearestInner(current, table, where);
+    const i = nearestInner(current, table, isNear, worst.station);
     if (i === undefined) return undefined;
     const asked = curveKind(current).uses.radius && (current.points[i]!.radius ?? 0) < radius;
     current = asked ? withPoint(current, i, { radius }) : eased(current, i);
   }
   return undefined;
+}
+
+/** Points apart along the path, the shorter way round on a closed one. */
+function pointsApart({ closed, points }: CurveSpec, a: number, b: number): number {
+  const direct = Math.abs(a - b);
+  return closed ? Math.min(direct, points.length - direct) : direct;
+}
+
+/** The stretch that belongs to the bend about point i: as far as {@link REACH} points to either side. */
+function stationsOf({ closed, points }: CurveSpec, table: FrameTable, i: number): readonly [number, number] {
+  const n = points.length;
+  if (closed && n <= 2 * REACH + 1) return [0, table.length];
+  const at = (k: number) => table.pointStations[closed ? (k + n) % n : Math.min(Math.max(k, 0), n - 1)]!;
+  return [at(i - REACH), at(i + REACH)];
 }
 
 function measure(spec: CurveSpec): FrameTable | undefined {
@@ -39,15 +58,20 @@ function measure(spec: CurveSpec): FrameTable | undefined {
   return buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
 }
 
-/** The point nearest to a station that is not an open end. */
-function nearestInner({ closed, points }: CurveSpec, table: FrameTable, station: number): number | undefined {
+/** Of the points that are not an open end and are wanted, the one nearest to a station. */
+function nearestInner(
+  { closed, points }: CurveSpec,
+  table: FrameTable,
+  isWanted: (i: number) => boolean,
+  station: number,
+): number | undefined {
   let best: number | undefined;
   let least = Infinity;
   points.forEach((_, i) => {
-    if (!closed && (i === 0 || i === points.length - 1)) return;
+    if ((!closed && (i === 0 || i === points.length - 1)) || !isWanted(i)) return;
     const direct = Math.abs(table.pointStations[i]! - station);
-    const distance = closed ? Math.min(direct, table.length - direct) : direct;
-    if (distance < least) [best, least] = [i, distance];
+    const away = closed ? Math.min(direct, table.length - direct) : direct;
+    if (away < least) [best, least] = [i, away];
   });
   return best;
 }
@@ -57,16 +81,16 @@ const withPoint = (spec: CurveSpec, i: number, change: Partial<PathPoint>): Curv
   points: spec.points.map((point, k) => (k === i ? { ...point, ...change } : point)),
 });
 
-/** Moves a point towards the middle of its neighbours; its handles turn towards the line between them. */
+/** Moves a point towards the middle of its neighbours; the handles there become those of a smooth path, or they would leave a kink. */
 function eased(spec: CurveSpec, i: number): CurveSpec {
   const n = spec.points.length;
-  const before = spec.points[(i + n - 1) % n]!.position;
-  const after = spec.points[(i + 1) % n]!.position;
-  const point = spec.points[i]!;
-  const position = lerp(point.position, lerp(before, after, 0.5), EASE);
-  if (!curveKind(spec).uses.handles) return withPoint(spec, i, { position });
-  const along = scale(sub(after, before), 1 / 6);
-  const handleOut = point.handleOut ? lerp(point.handleOut, along, EASE * 2) : along;
-  const handleIn = point.handleIn ? lerp(point.handleIn, scale(along, -1), EASE * 2) : scale(along, -1);
-  return withPoint(spec, i, { position, handleIn, handleOut });
+  const at = (k: number) => spec.points[(k + n) % n]!.position;
+  const moved = withPoint(spec, i, { position: lerp(at(i), lerp(at(i - 1), at(i + 1), 0.5), EASE) });
+  if (!curveKind(spec).uses.handles) return moved;
+  const smooth = smoothToHandles(moved).points;
+  return [i - 1, i, i + 1].reduce((current, k) => {
+    const place = (k + n) % n;
+    const { handleIn, handleOut } = smooth[place]!;
+    return withPoint(current, place, { handleIn, handleOut });
+  }, moved);
 }

@@ -49,7 +49,7 @@ export const straight = defineCurveKind({
   /** Exact: on the straight a point without radius; on an arc the corner becomes two whose arcs meet where it was asked for. */
   insert(shape, leg, t) {
     const compiled = this.compile(shape);
-    if (!compiled.ok) return shape.points;
+    if (!compiled.ok) return { points: shape.points, index: -1 };
     const curve = compiled.value;
     const [u0, u1] = legRange(curve, leg);
     const position = pointOn(curve, u0 + (u1 - u0) * t);

@@ -1,0 +1,230 @@
+import { curveFrom, helix, pathOf } from '../testing/curves';
+import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
+import { isClosed } from '../mesh/is-closed';
+import { area, volume } from '../mesh/measure';
+import { makeSegmentMesh } from '../segment/registry';
+import { sliceSegment } from '../segment/slice';
+import { evenPlanes } from '../segment/plan-slices';
+import type { RunJob } from './run-spec';
+
+const circle = (R: number) => {
+  const w = 2 * Math.PI;
+  return curveFrom(
+    (u) => [R * Math.cos(w * u), 0, R * Math.sin(w * u)],
+    (u) => [-R * w * Math.sin(w * u), 0, R * w * Math.cos(w * u)],
+    (u) => [-R * w * w * Math.cos(w * u), 0, -R * w * w * Math.sin(w * u)],
+    true,
+  );
+};
+const rows = (n: number): Partial<RunJob['bending']> => ({ slicing: { mode: 'rows', rows: n } });
+
+describe('a bent run', () => {
+  // Pappus; A. W. Goodman & G. Goodman, Amer. Math. Monthly 76, 1969. Mesh: V m/(2 pi) sin(2 pi/m) sin(d)/d, d = 2 pi/n.
+  it.each([
+    { R: 3, r: 1, m: 24, n: 48, volumeWanted: 58.37644413722, areaWanted: 117.8867156601 },
+    { R: 10, r: 0.5, m: 16, n: 32, volumeWanted: 47.78101379222, areaWanted: 195.3401236424 },
+  ])(
+    'of a tube round a circle has the volume and area of the torus mesh R = $R, r = $r',
+    ({ R, r, m, n, volumeWanted, areaWanted }) => {
+      const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 2, radius: r, sides: m }));
+      const { mesh } = bentRun(
+        segment,
+        tableOf(circle(R), 'leastTwist', { intervals: n * 64 }),
+        jobOf({ bending: rows(n) }),
+      );
+      const caps = 2 * (m / 2) * r * r * Math.sin((2 * Math.PI) / m); // both ends, hidden where they meet
+      expect(volume(mesh) / volumeWanted).toBeCloseTo(1, 6);
+      expect((area(mesh) - caps) / areaWanted).toBeCloseTo(1, 4);
+    },
+  );
+
+  // Volume = section area times length for any twist, whole section normal to the path (same source).
+  it.each([0, 1, 5])('of a tube on a helix has the volume of Pappus, whatever the twist (%d turns)', (turns) => {
+    const m = 24;
+    const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 2, radius: 0.5, sides: m }));
+    const table = tableOf(helix(3, 4 / (2 * Math.PI), 1), 'leastTwist', { intervals: 4000 });
+    expect(table.length).toBeCloseTo(19.26929574320808, 9);
+    const { mesh } = bentRun(segment, table, jobOf({ bending: { turns, ...rows(2048) } }));
+    const section = (m / 2) * 0.25 * Math.sin((2 * Math.PI) / m);
+    expect(isClosed(mesh)).toBe(true);
+    // All quads are split the same way, which a twist turns into a first-order error: turns over rows, times the section.
+    expect(Math.abs(volume(mesh) / (section * table.length) - 1)).toBeLessThan(2e-5 + turns * 1e-4);
+  });
+
+  // 48 rows of 24 sides on that helix, least twist: the two ways of splitting the quads (derived for this check, exact rings).
+  it('has the mesh volume that its rows and sides lead to, to a millionth', () => {
+    const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 2, radius: 0.5, sides: 24 }));
+    const table = tableOf(helix(3, 4 / (2 * Math.PI), 1), 'leastTwist', { intervals: 48 * 64 });
+    const got = volume(bentRun(segment, table, jobOf({ bending: rows(48) })).mesh);
+    expect(got / 14.92093069009).toBeCloseTo(1, 5);
+  });
+
+  it('on a straight path is the segment itself', () => {
+    const segment = prepared(makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 }));
+    const table = tableOf(
+      compiled(
+        pathOf('straight', [
+          [0, 0, 0],
+          [4, 0, 0],
+        ]),
+      ),
+      'upright',
+    );
+    const { mesh } = bentRun(segment, table, jobOf());
+    const farthest = (a: Float32Array, b: Float32Array) =>
+      a.reduce((most, x, i) => Math.max(most, Math.abs(x - b[i]!)), 0);
+    expect(mesh.positions).toHaveLength(segment.mesh.positions.length);
+    expect(farthest(mesh.positions, segment.mesh.positions)).toBeLessThan(1e-6);
+    expect(farthest(mesh.normals, segment.mesh.normals)).toBeLessThan(1e-6);
+  });
+
+  it('is the same bytes every time', () => {
+    const segment = prepared(makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 }));
+    const path = compiled(
+      pathOf('smooth', [
+        [0, 0, 0],
+        [20, 2, 5],
+        [40, 0, -5],
+      ]),
+    );
+    const job = jobOf({ laying: { rule: 'fillStretch' }, bending: { turns: 0.5 } });
+    const [a, b] = [1, 2].map(() => bentRun(segment, tableOf(path, 'upright'), job).mesh);
+    expect(a).toEqual(b);
+  });
+
+  // Closed form: the round bar of radius r round a circle, twisted w per metre and thickened, differentiated by hand.
+  it('has the normals of the closed form: bent, twisted, stretched', () => {
+    const [R, gauge, turns] = [4, 1.3, 2];
+    const segment = sliceSegment(
+      prepared(makeSegmentMesh({ kind: 'plank', length: 5, width: 1, thickness: 0.4 })),
+      evenPlanes(5, 64),
+    );
+    const table = tableOf(circle(R), 'upright', { intervals: 8192 });
+    const { mesh } = bentRun(
+      segment,
+      table,
+      jobOf({ bending: { frames: { rule: 'upright', up: [0, 1, 0] }, gauge, turns, slicing: { mode: 'off' } } }),
+    );
+    const factor = table.length / 5;
+    const w = (2 * Math.PI * turns) / table.length;
+    const surface = (x: number, y: number, z: number): number[] => {
+      const s = factor * x;
+      const [c, d] = [Math.cos(s / R), Math.sin(s / R)];
+      const [cr, sr] = [Math.cos(w * s), Math.sin(w * s)];
+      // Up is y; side = forward x up points to the centre or away from it: forward = (-d, 0, c), side = (-c, 0, -d).
+      const [u, v] = [gauge * (y * cr - z * sr), gauge * (y * sr + z * cr)];
+      return [R * c - c * v, u, R * d - d * v];
+    };
+    let worst = 0;
+    const { positions: p, normals: n } = segment.mesh;
+    for (let i = 0; i < mesh.positions.length; i += 3) {
+      const [x, y, z] = [p[i]!, p[i + 1]!, p[i + 2]!];
+      const at = surface(x, y, z);
+      for (let k = 0; k < 3; k++) worst = Math.max(worst, Math.abs(at[k]! - mesh.positions[i + k]!));
+      // Two directions along the straight face, carried by the map through central differences, span the bent face.
+      const a: number[] = Math.abs(n[i]!) < 0.9 ? [1, 0, 0] : [0, 1, 0];
+      const b = [
+        n[i + 1]! * a[2]! - n[i + 2]! * a[1]!,
+        n[i + 2]! * a[0]! - n[i]! * a[2]!,
+        n[i]! * a[1]! - n[i + 1]! * a[0]!,
+      ];
+      const along = (t: number[]) => {
+        const h = 1e-5;
+        const [f, g] = [1, -1].map((k) => surface(x + k * h * t[0]!, y + k * h * t[1]!, z + k * h * t[2]!));
+        return f!.map((v, k) => (v - g![k]!) / (2 * h));
+      };
+      const [ta, tb] = [along(a), along(b)];
+      for (const t of [ta, tb]) {
+        const l = Math.hypot(...t);
+        worst = Math.max(worst, Math.abs(t.reduce((sum, v, k) => sum + (v / l) * mesh.normals[i + k]!, 0)));
+      }
+    }
+    expect(worst).toBeLessThan(2e-5);
+  });
+
+  it('stays within the tolerance of the true surface: the middles of its outer edges', () => {
+    const [R, radius, tolerance] = [5, 1, 0.004];
+    const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 2, radius, sides: 64 }));
+    const table = tableOf(circle(R), 'leastTwist', { intervals: 4096 });
+    const { mesh, plan } = bentRun(
+      segment,
+      table,
+      jobOf({ laying: { rule: 'byCount', count: 4 }, bending: { tolerance } }),
+    );
+    expect(plan.laying.placements).toHaveLength(4);
+    let worst = 0;
+    for (let i = 0; i < mesh.indices.length; i += 3) {
+      for (let k = 0; k < 3; k++) {
+        const [a, b] = [mesh.indices[i + k]! * 3, mesh.indices[i + ((k + 1) % 3)]! * 3];
+        const out = [a, b].map((v) => Math.hypot(mesh.positions[v]!, mesh.positions[v + 2]!));
+        const isOuterEdge = Math.abs(out[0]! - R - radius) < 1e-4 && Math.abs(out[1]! - R - radius) < 1e-4;
+        if (!isOuterEdge) continue;
+        const middle = Math.hypot(
+          (mesh.positions[a]! + mesh.positions[b]!) / 2,
+          (mesh.positions[a + 2]! + mesh.positions[b + 2]!) / 2,
+        );
+        worst = Math.max(worst, R + radius - middle);
+      }
+    }
+    expect(worst).toBeGreaterThan(tolerance / 5); // no finer than it needs to be
+    expect(worst).toBeLessThan(tolerance);
+  });
+});
+
+describe('past the end', () => {
+  const table = tableOf(
+    compiled(
+      pathOf('straight', [
+        [0, 0, 0],
+        [10, 0, 0],
+      ]),
+    ),
+    'upright',
+  );
+  const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 4, width: 0.5, thickness: 0.1 }));
+  const three = { rule: 'byCount', count: 3 } as const;
+  const endOf = (p: Float32Array) => p.reduce((most, x, i) => (i % 3 === 0 ? Math.max(most, x) : most), 0);
+
+  it('runs straight on', () => {
+    const { mesh } = bentRun(plank, table, jobOf({ laying: three }));
+    expect(endOf(mesh.positions)).toBeCloseTo(12, 5);
+  });
+
+  it('trims by a true, closed cut', () => {
+    const { mesh } = bentRun(plank, table, jobOf({ laying: three, bending: { pastEnd: 'trim' } }));
+    expect(endOf(mesh.positions)).toBeCloseTo(10, 5);
+    expect(isClosed(mesh)).toBe(true);
+    expect(volume(mesh) / volume(plank.mesh)).toBeCloseTo(2.5, 4);
+  });
+
+  it('leaves out pieces that lie wholly beyond', () => {
+    const { plan } = bentRun(
+      plank,
+      table,
+      jobOf({ laying: { rule: 'byCount', count: 9 }, bending: { pastEnd: 'trim' } }),
+    );
+    expect(plan.pieces).toHaveLength(3);
+  });
+});
+
+describe('growth', () => {
+  const table = tableOf(
+    compiled(
+      pathOf('straight', [
+        [0, 0, 0],
+        [10, 0, 0],
+      ]),
+    ),
+    'upright',
+  );
+  const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: 0.5, thickness: 0.1 }));
+  const job = jobOf({ laying: { rule: 'fillStretch', from: 2 }, motion: { growth: 'stretchOut', seconds: 4 } });
+
+  it('stretches out from nothing to the whole at a steady pace', () => {
+    const reach = (time: number | null) => {
+      const { mesh } = bentRun(plank, table, job, time);
+      return mesh.positions.reduce((most, x, i) => (i % 3 === 0 ? Math.max(most, x) : most), 2);
+    };
+    expect([0, 1, 2, 4, 9, null].map((t) => Number(reach(t).toFixed(4)))).toEqual([2, 4, 6, 10, 10, 10]);
+  });
+});

@@ -1,0 +1,101 @@
+import fc from 'fast-check';
+import { unwrap } from '../testing/runs';
+import { lay } from './lay';
+import { LAYING_RULES, type LayingRuleName, type LayingSpec } from './registry';
+
+const spec = (rule: LayingRuleName, change: Partial<LayingSpec> = {}): LayingSpec => ({
+  rule,
+  count: 5,
+  gap: 0,
+  from: null,
+  to: null,
+  ...change,
+});
+
+describe('lay', () => {
+  it('fills 128.40 m with 32 pieces of 4 m, each 0.31 % long', () => {
+    const { placements, stretch } = unwrap(lay(spec('fillStretch'), 4, 128.4, false));
+    expect(placements).toHaveLength(32);
+    expect(stretch).toBeCloseTo(1.003125, 12);
+  });
+
+  it('evens the gaps: 9 pieces of 1 m on 10 m leave eight gaps of 125 mm', () => {
+    const { placements, gap, stretch } = unwrap(lay(spec('fillGaps', { gap: 0.1 }), 1, 10, false));
+    expect(placements).toHaveLength(9);
+    expect(gap).toBeCloseTo(1 / 8, 12);
+    expect(stretch).toBe(1);
+  });
+
+  it('puts a gap behind the last piece too when the reach goes once round', () => {
+    const { placements, gap } = unwrap(lay(spec('fillGaps', { gap: 0.1 }), 1, 10, true));
+    expect(placements).toHaveLength(9);
+    expect(gap).toBeCloseTo(1 / 9, 12);
+    expect(placements[8]!.gap).toBeCloseTo(1 / 9, 12);
+  });
+
+  it('says what is left or over by count', () => {
+    expect(unwrap(lay(spec('byCount', { count: 3 }), 4, 16, false)).remainder).toBe(4);
+    expect(unwrap(lay(spec('byCount', { count: 5 }), 4, 16, false)).remainder).toBe(-4);
+    expect(unwrap(lay(spec('byCount', { count: 4 }), 4, 16, false)).remainder).toBe(0);
+  });
+
+  it('keeps to the reach', () => {
+    const { placements, reach } = unwrap(lay(spec('fillStretch', { from: 3, to: 11 }), 2, 20, false));
+    expect(reach).toEqual({ from: 3, to: 11 });
+    expect(placements[0]!.station).toBe(3);
+    expect(placements[3]!.station + placements[3]!.length).toBeCloseTo(11, 12);
+  });
+
+  it.each([
+    [spec('fillStretch', { from: 5, to: 5 }), 'laying.no-reach'],
+    [spec('fillStretch', { gap: -4 }), 'laying.pitch'],
+  ])('refuses what cannot be laid: %j', (given, code) => {
+    expect(lay(given, 4, 100, false)).toMatchObject({ ok: false, problems: [{ code }] });
+  });
+
+  it('refuses more pieces than a run may have, and says how many it would be', () => {
+    const result = lay(spec('fillStretch'), 0.0005, 100, false);
+    expect(result).toMatchObject({
+      ok: false,
+      problems: [{ code: 'laying.too-many', facts: { pieces: 200_000, most: 100_000 } }],
+    });
+  });
+
+  const inputs = fc.record({
+    natural: fc.double({ min: 0.2, max: 50, noNaN: true }),
+    path: fc.double({ min: 0.5, max: 500, noNaN: true }),
+    gap: fc.double({ min: 0, max: 20, noNaN: true }),
+    closed: fc.boolean(),
+  });
+
+  it.each(LAYING_RULES.map(({ kind }) => kind))(
+    'never lets pieces overlap when the gap is not negative (%s)',
+    (rule) => {
+      fc.assert(
+        fc.property(inputs, ({ natural, path, gap, closed }) => {
+          const result = lay(spec(rule, { gap }), natural, path, closed);
+          if (!result.ok) return;
+          const { placements } = result.value;
+          const clear = placements.slice(1).map((p, i) => p.station - placements[i]!.station - placements[i]!.length);
+          expect(Math.min(0, ...clear)).toBeGreaterThanOrEqual(-path * 1e-12);
+          expect(Math.max(0, ...clear.map((c, i) => Math.abs(c - placements[i]!.gap)))).toBeLessThan(path * 1e-9);
+        }),
+        { numRuns: 300, seed: 3 },
+      );
+    },
+  );
+
+  it.each(LAYING_RULES.map(({ kind }) => kind))('sums to the reach: lengths, gaps and remainder (%s)', (rule) => {
+    fc.assert(
+      fc.property(inputs, ({ natural, path, gap, closed }) => {
+        const result = lay(spec(rule, { gap }), natural, path, closed);
+        if (!result.ok) return;
+        const { placements, remainder } = result.value;
+        const sum = placements.reduce((total, p) => total + p.length + p.gap, 0);
+        expect(Math.abs(sum + remainder - path)).toBeLessThan(path * 1e-8 + sum * 1e-9);
+        if (rule === 'fillStretch' || rule === 'onePiece') expect(remainder).toBe(0);
+      }),
+      { numRuns: 300, seed: 5 },
+    );
+  });
+});

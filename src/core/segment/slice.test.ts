@@ -1,0 +1,103 @@
+import fc from 'fast-check';
+import { isClosed } from '../mesh/is-closed';
+import { area, volume } from '../mesh/measure';
+import { vertexCount } from '../mesh/mesh';
+import { prepared } from '../testing/runs';
+import { cutOff } from './cut-off';
+import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
+import { adaptivePlanes, evenPlanes, longestRow, ownRow, usefulPlanes } from './plan-slices';
+import { sliceSegment } from './slice';
+
+const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
+  prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change } as MakerSpec));
+
+describe('sliceSegment', () => {
+  it.each(MAKERS.map(({ kind }) => kind))('keeps volume, area and closedness of a %s', (kind) => {
+    const segment = made(kind);
+    const sliced = sliceSegment(segment, evenPlanes(segment.length, 37));
+    expect(isClosed(segment.mesh)).toBe(true);
+    expect(isClosed(sliced.mesh)).toBe(true);
+    expect(volume(sliced.mesh) / volume(segment.mesh)).toBeCloseTo(1, 6);
+    expect(area(sliced.mesh) / area(segment.mesh)).toBeCloseTo(1, 6);
+    expect(ownRow(sliced)).toBeLessThanOrEqual((segment.length / 37) * 1.0001);
+  });
+
+  it('cuts wherever the planes are, seams and all, and runs texture coordinates on linearly', () => {
+    const segment = made('kerbedLane');
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.double({ min: -1, max: 5, noNaN: true }), { maxLength: 12 }), (list) => {
+        const sliced = sliceSegment(segment, Float64Array.from(list).sort());
+        expect(isClosed(sliced.mesh)).toBe(true);
+        const { positions, uvs, normals } = sliced.mesh;
+        let off = 0;
+        for (let v = 0; v < positions.length / 3; v++) {
+          const isEnd = Math.abs(normals[v * 3]!) > 0.5;
+          if (!isEnd) off = Math.max(off, Math.abs(uvs[v * 2]! - positions[v * 3]!));
+          if (v > 0 && positions[v * 3]! < positions[v * 3 - 3]!) off = Infinity; // sorted along x
+        }
+        expect(off).toBeLessThan(1e-5);
+      }),
+      { numRuns: 60, seed: 11 },
+    );
+  });
+
+  it('leaves a segment alone that no plane crosses', () => {
+    const segment = made('plank');
+    expect(sliceSegment(segment, Float64Array.of(-1, 0, segment.length, 9)).mesh).toBe(segment.mesh);
+  });
+});
+
+describe('longestRow', () => {
+  // Sagitta of a chord, elementary: n = ceil(angle / (2 acos(1 - tol / (R + r)))).
+  it.each([
+    [100, 10, 0.1, 18.41782404150132],
+    [50, 25, 0.01, 48.09508422521285],
+  ])(
+    'asks for the published number of rows on a quarter bend of radius %d, offset %d, tolerance %d',
+    (R, r, tol, rows) => {
+      expect(((Math.PI / 2) * R) / longestRow(1 / R, r, tol)).toBeCloseTo(rows, 9);
+    },
+  );
+
+  it('asks for none on a straight path', () => {
+    expect(longestRow(0, 3, 0.001)).toBe(Infinity);
+  });
+});
+
+describe('planes', () => {
+  it('lie only where the bend asks for them', () => {
+    const planes = adaptivePlanes(8, (_, x1) => (x1 > 4 ? 0.5 : Infinity));
+    expect([...planes]).toEqual([4, 4.5, 5, 5.5, 6, 6.5, 7, 7.5]);
+  });
+
+  it('are left out where the segment has rows enough', () => {
+    const fine = sliceSegment(made('tube'), evenPlanes(1, 50));
+    expect(usefulPlanes(fine, evenPlanes(1, 8), 1 / 8)).toHaveLength(0);
+    expect(usefulPlanes(made('tube'), evenPlanes(1, 8), 1 / 8)).toHaveLength(7);
+  });
+});
+
+describe('cutOff', () => {
+  it.each(MAKERS.map(({ kind }) => kind))('closes the cut of a watertight %s', (kind) => {
+    const segment = made(kind);
+    const cut = cutOff(segment, segment.length * 0.3);
+    expect(isClosed(cut.mesh)).toBe(true);
+    expect(cut.length).toBeCloseTo(segment.length * 0.3, 12);
+    expect(cut.mesh.positions[vertexCount(cut.mesh) * 3 - 3]!).toBeCloseTo(cut.length, 5);
+    expect(volume(cut.mesh) / volume(segment.mesh)).toBeCloseTo(0.3, 5);
+  });
+
+  it('leaves an open mesh open', () => {
+    const { mesh, ...rest } = made('tube');
+    const skin = mesh.parts.find(({ name }) => name === 'Skin')!;
+    const open = {
+      ...rest,
+      mesh: {
+        ...mesh,
+        indices: mesh.indices.slice(skin.start, skin.start + skin.count),
+        parts: [{ ...skin, start: 0 }],
+      },
+    };
+    expect(cutOff(open, 0.5).mesh.parts.map(({ name }) => name)).toEqual(['Skin']);
+  });
+});

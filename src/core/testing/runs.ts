@@ -1,0 +1,58 @@
+import { planRun, type RunPlan } from '../bending/plan-run';
+import type { RunJob } from '../bending/run-spec';
+import { buildRunMesh } from '../bending/build-run';
+import { buildArcTable } from '../curve/arc-table';
+import type { Curve } from '../curve/curve';
+import { compileCurve, type CurveSpec } from '../curve/registry';
+import { buildFrameTable, type FrameTableOptions } from '../frames/build-frame-table';
+import type { FrameTable } from '../frames/frame-table';
+import type { Result } from '../math/result';
+import type { Mesh } from '../mesh/mesh';
+import { prepareSegment, type PreparedSegment } from '../segment/prepare';
+import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
+
+/** The value of a result; throws what its problems are. */
+export function unwrap<T>(result: Result<T>): T {
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.value;
+}
+
+export const compiled = (spec: CurveSpec): Curve => unwrap(compileCurve(spec));
+
+export const tableOf = (
+  curve: Curve,
+  rule: 'leastTwist' | 'upright',
+  options?: FrameTableOptions,
+  up: [number, number, number] = [0, 1, 0],
+): FrameTable => buildFrameTable(buildArcTable(curve), { rule, up }, options);
+
+export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): PreparedSegment =>
+  unwrap(prepareSegment(mesh, { ...PREPARE_DEFAULTS, forward: '+x', up: '+y', ...change }));
+
+/** A run's job with parts of its steps changed. */
+export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {}): RunJob {
+  return {
+    laying: { rule: 'onePiece', count: 3, gap: 0, from: null, to: null, ...change.laying },
+    bending: {
+      frames: { rule: 'leastTwist', up: [0, 1, 0] },
+      roll: 0,
+      turns: 0,
+      gauge: 1,
+      pastEnd: 'straightOn',
+      slicing: { mode: 'auto' },
+      tolerance: null,
+      ...change.bending,
+    },
+    motion: { growth: 'none', seconds: 4, ...change.motion },
+  };
+}
+
+export function bentRun(
+  segment: PreparedSegment,
+  table: FrameTable,
+  job: RunJob,
+  time: number | null = null,
+): { plan: RunPlan; mesh: Mesh } {
+  const plan = unwrap(planRun({ table, segment, job, time, slices: new Map() }));
+  return { plan, mesh: buildRunMesh(plan, table, segment.mesh) };
+}

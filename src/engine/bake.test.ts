@@ -1,0 +1,127 @@
+import { unwrap } from '../core/testing/runs';
+import { isClosed } from '../core/mesh/is-closed';
+import { makeSegmentMesh } from '../core/segment/registry';
+import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
+import { writerFor } from '../formats/registry';
+import { changeRun, setStep } from '../project/commands/runs';
+import { encodeProjectFile } from '../project/project-file';
+import { saltgrassLanding } from '../project/samples';
+import { emptyProject, type Project } from '../project/schema';
+import { answerBake } from './bake-answer';
+import { bakeFiles, bakeProject, loadFrom } from './bake';
+import { bringMesh } from './bring-mesh';
+import { Deriver } from './derive';
+import { problemWords } from './problem-words';
+
+const deriver = () => new Deriver(loadFrom(new Map()));
+
+describe('bakeProject', () => {
+  it('bakes the demo: 32 pieces of road on 128 m of path, and the drain as one', async () => {
+    const { scene, reports } = unwrap(await bakeProject(saltgrassLanding(), deriver(), { frames: 11 }));
+    const [road, drain] = reports;
+    expect(scene.map(({ name }) => name)).toEqual(['Causeway', 'Kerb drain']);
+    expect(isClosed(scene[1]!.mesh)).toBe(true);
+    expect(road!.placements).toHaveLength(32);
+    expect(drain!.placements).toHaveLength(1);
+    expect(road!.pathLength).toBeGreaterThan(128);
+    expect(road!.pathLength).toBeLessThan(129);
+    expect(road!.tightestRadius!).toBeGreaterThan(4);
+    expect(road!.findings).toEqual([]);
+    const last = road!.placements[31]!;
+    expect(Math.abs(last.station + last.length - road!.pathLength)).toBeLessThan(1e-6);
+    expect(road!.frames).toHaveLength(11);
+    expect(road!.frames![10]!.position[0]).toBeCloseTo(46, 9);
+    expect(road!.vertices).toBe(scene[0]!.mesh.positions.length / 3);
+    expect(road!.triangles).toBe(scene[0]!.mesh.indices.length / 3);
+  });
+
+  it('makes the same bytes twice', async () => {
+    const [a, b] = await Promise.all(
+      [1, 2].map(async () => unwrap(await bakeFiles(saltgrassLanding(), deriver(), 'glb', 'a')).files[0]!.bytes),
+    );
+    expect(Buffer.compare(a!, b!)).toBe(0);
+  });
+
+  it('reports turns as twist, evenly', async () => {
+    const project = setStep(saltgrassLanding(), 'causeway', 'bending', {
+      turns: 2,
+      frames: { rule: 'leastTwist', up: [0, 1, 0] },
+    });
+    const { reports } = unwrap(await bakeProject(project, deriver(), { run: 'Causeway' }));
+    const { total, leastPerMetre, greatestPerMetre } = reports[0]!.twist;
+    expect(total).toBeCloseTo(4 * Math.PI, 3);
+    expect(greatestPerMetre - leastPerMetre).toBeLessThan(1e-3);
+  });
+
+  it('leaves hidden runs out, and says so when nothing is left or a run is unknown', async () => {
+    const hidden = changeRun(saltgrassLanding(), 'causeway', { visible: false });
+    expect(unwrap(await bakeProject(hidden, deriver())).scene).toHaveLength(1);
+    const code = async (project: Project, run?: string, time?: number) => {
+      const result = await bakeProject(project, deriver(), { run, time: time ?? null });
+      return result.ok ? 'ok' : result.problems[0]!.code;
+    };
+    expect(await code(emptyProject('Empty'))).toBe('bake.empty');
+    expect(await code(saltgrassLanding(), 'Motorway')).toBe('run.unknown');
+    expect(await code(saltgrassLanding(), undefined, 0)).toBe('bake.empty');
+  });
+
+  it('uses brought meshes', async () => {
+    const mesh = makeSegmentMesh({ kind: 'tube', length: 2, radius: 0.2, sides: 12 });
+    const files = await writerFor('obj')!.write!([{ name: 'Hose', mesh }], 'hose');
+    const { brought, bytes } = unwrap(await bringMesh(files));
+    expect(brought).toMatchObject({ fileName: 'hose.obj', triangles: mesh.indices.length / 3 });
+    const project = saltgrassLanding();
+    const source = { from: 'asset' as const, asset: brought.asset, fileName: 'hose.obj' };
+    const segments = [{ ...project.segments[0]!, source, prepare: PREPARE_DEFAULTS }, project.segments[1]!];
+    const assets = new Map([[brought.asset, bytes]]);
+    const { reports } = unwrap(
+      await bakeProject({ ...project, segments }, new Deriver(loadFrom(assets)), { run: 'causeway' }),
+    );
+    expect(reports[0]!.placements).toHaveLength(64);
+    const without = await bakeProject({ ...project, segments }, deriver());
+    expect(without).toMatchObject({ ok: false, problems: [{ code: 'asset.missing', path: ['runs', 0] }] });
+    if (!without.ok) expect(problemWords(without.problems[0]!)).toContain('Causeway');
+  });
+});
+
+describe('POST /api/bake', () => {
+  const body = encodeProjectFile({ project: saltgrassLanding(), assets: new Map() });
+  const ask = (query: string, text = body, limits?: { bytes: number; seconds: number }) =>
+    answerBake(new Request(`http://localhost/api/bake${query}`, { method: 'POST', body: text }), limits);
+
+  it('answers with a GLB, a zip of an OBJ with its materials, or a report', async () => {
+    const glb = await ask('');
+    expect(glb.headers.get('content-type')).toBe('model/gltf-binary');
+    expect(
+      Buffer.from(await glb.arrayBuffer())
+        .subarray(0, 4)
+        .toString(),
+    ).toBe('glTF');
+    expect((await ask('?format=obj')).headers.get('content-type')).toBe('application/zip');
+    const report = await (await ask('?format=report&run=Causeway&frames=3')).json();
+    expect(report).toMatchObject({ project: 'Saltgrass Landing', runs: [{ run: 'Causeway' }] });
+    expect(report.runs[0].frames).toHaveLength(3);
+  });
+
+  it.each([
+    ['?format=png', body, 400, 'query.invalid'],
+    ['?colour=red', body, 400, 'query.invalid'],
+    ['', 'not json', 400, 'project.not-json'],
+    ['', '{}', 400, 'project.foreign'],
+    ['', body.replace('"visible": true', '"visible": 7'), 422, 'project.invalid'],
+    ['?run=Nowhere', body, 422, 'run.unknown'],
+  ])('refuses %s clearly', async (query, text, status, code) => {
+    const answer = await ask(query, text);
+    expect(answer.status).toBe(status);
+    const { problems } = await answer.json();
+    expect(problems[0]).toMatchObject({ code });
+    expect(problems[0].message.length).toBeGreaterThan(20);
+  });
+
+  it('keeps to its limits of size and time', async () => {
+    expect((await ask('', body, { bytes: 100, seconds: 30 })).status).toBe(413);
+    const late = await ask('', body, { bytes: 1e6, seconds: 0 });
+    expect(late.status).toBe(422);
+    expect((await late.json()).problems[0].code).toBe('time.limit');
+  });
+});

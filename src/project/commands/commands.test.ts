@@ -1,0 +1,101 @@
+import { saltgrassLanding } from '../samples';
+import type { Project } from '../schema';
+import { applyRemedy } from './apply-remedy';
+import { deletePoint, extend, insertPoint, moveHandle, movePoint, reverse, setClosed, setCurveKind } from './paths';
+import { changeRun, deleteRun, setStep } from './runs';
+import { setMaker, setPrepare } from './segments';
+
+const PATH = 'causeway-line';
+const points = (project: Project) => project.paths[0]!.curve.points;
+
+describe('commands', () => {
+  it('never change the project that they are given', () => {
+    const project = saltgrassLanding();
+    const before = structuredClone(project);
+    movePoint(project, PATH, 2, [1, 2, 3]);
+    insertPoint(project, PATH, 30);
+    deletePoint(project, PATH, 0);
+    reverse(project, PATH);
+    setStep(project, 'causeway', 'laying', { gap: 1 });
+    deleteRun(project, 'causeway');
+    setPrepare(project, 'kerb-drain', { unit: 2 });
+    expect(project).toEqual(before);
+  });
+
+  it('leave everything alone that they do not concern', () => {
+    const project = saltgrassLanding();
+    const moved = movePoint(project, PATH, 2, [1, 2, 3]);
+    expect(points(moved)[2]!.position).toEqual([1, 2, 3]);
+    expect(moved.segments).toBe(project.segments);
+    expect(points(moved)[3]).toBe(points(project)[3]);
+    expect(movePoint(project, 'no such path', 2, [1, 2, 3])).toBe(project);
+  });
+
+  it('insert on the leg of the station and say which point it became', () => {
+    const { project, point } = insertPoint(saltgrassLanding(), PATH, 30);
+    expect(point).toBe(2);
+    expect(points(project)).toHaveLength(9);
+  });
+
+  it('extend at either end, close and change the kind', () => {
+    const project = setClosed(
+      setCurveKind(extend(saltgrassLanding(), PATH, 'start', [9, 9, 9]), PATH, 'straight'),
+      PATH,
+      true,
+    );
+    expect(points(project)[0]!.position).toEqual([9, 9, 9]);
+    expect(project.paths[0]!.curve).toMatchObject({ kind: 'straight', closed: true });
+    expect(points(project)[3]!.radius).toBeGreaterThan(0);
+  });
+
+  it('turn the other handle along and keep its length', () => {
+    const project = moveHandle(setCurveKind(saltgrassLanding(), PATH, 'handles'), PATH, 3, 'handleOut', [0, 0, 2]);
+    const { handleIn, handleOut } = points(project)[3]!;
+    const before = points(setCurveKind(saltgrassLanding(), PATH, 'handles'))[3]!.handleIn!;
+    expect(handleOut).toEqual([0, 0, 2]);
+    expect(handleIn![2]).toBeCloseTo(-Math.hypot(...before), 12);
+  });
+
+  it('take the segment and path of the last run that used them away with it', () => {
+    const once = deleteRun(saltgrassLanding(), 'causeway');
+    expect(once.segments.map(({ id }) => id)).toEqual(['kerb-drain']);
+    expect(once.paths).toHaveLength(1);
+    expect(deleteRun(once, 'kerb-drain-run')).toMatchObject({ segments: [], paths: [], runs: [] });
+  });
+
+  it('rename a made segment with its maker, but not one that was named', () => {
+    const plank = { kind: 'plank' as const, length: 2, width: 1, thickness: 0.1 };
+    expect(setMaker(saltgrassLanding(), 'kerbed-road', plank).segments[0]!.name).toBe('Plank');
+    const named = { ...saltgrassLanding(), segments: saltgrassLanding().segments.map((s) => ({ ...s, name: 'Mine' })) };
+    expect(setMaker(named, 'kerbed-road', plank).segments[0]!.name).toBe('Mine');
+  });
+});
+
+describe('applyRemedy', () => {
+  it('carries out every kind of remedy', () => {
+    const project = changeRun(saltgrassLanding(), 'causeway', { visible: true });
+    const run = (p: Project | undefined) => p!.runs[0]!;
+    expect(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' })).laying.rule).toBe(
+      'fillGaps',
+    );
+    expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ mode: 'auto' });
+    expect(
+      run(applyRemedy(project, 'causeway', { kind: 'setFrameRule', rule: 'leastTwist' })).bending.frames.rule,
+    ).toBe('leastTwist');
+    expect(
+      applyRemedy(project, 'causeway', { kind: 'prepare', change: { centre: 'middle' } })!.segments[0]!.prepare.centre,
+    ).toBe('middle');
+    expect(points(applyRemedy(project, 'causeway', { kind: 'setPointRadius', point: 1, radius: 3 })!)[1]!.radius).toBe(
+      3,
+    );
+    const opened = applyRemedy(project, 'causeway', { kind: 'roundBend', station: 94, radius: 7 })!;
+    expect(points(opened)[0]).toEqual(points(project)[0]);
+    expect(points(opened)[5]).not.toEqual(points(project)[5]);
+  });
+
+  it('leaves the project alone when a bend cannot be opened that far', () => {
+    expect(
+      applyRemedy(saltgrassLanding(), 'causeway', { kind: 'roundBend', station: 94, radius: 5000 }),
+    ).toBeUndefined();
+  });
+});
