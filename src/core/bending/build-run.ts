@@ -12,7 +12,7 @@ export type OnProgress = (share: number) => void;
 /** Indices by part and texture coordinates of all pieces, one after the other. */
 export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
   const uvs = new Float32Array(vertexCount * 2);
-  const groups = new Map<string, { part: Part; from: { indices: Uint32Array; base: number; part: Part }[] }>();
+  const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;
   let indexCount = 0;
   for (const { segment } of pieces) {
@@ -33,12 +33,25 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
   for (const { part, from } of groups.values()) {
     const start = at;
     for (const source of from) {
-      const end = source.part.start + source.part.count;
-      for (let i = source.part.start; i < end; i++) indices[at++] = source.indices[i]! + source.base;
+      at = appendIndices(indices, at, source);
     }
     parts.push({ name: part.name, material: part.material, start, count: at - start });
   }
   return { uvs, indices, parts };
+}
+
+interface IndexSource {
+  readonly indices: Uint32Array;
+  readonly base: number;
+  readonly part: Part;
+}
+
+/** Copies a part's indices, moved up by the vertices before its piece; returns where the next ones go. */
+function appendIndices(out: Uint32Array, at: number, { indices, base, part }: IndexSource): number {
+  const end = part.start + part.count;
+  if (base === 0) out.set(indices.subarray(part.start, end), at);
+  else for (let i = part.start, o = at; i < end; i++, o++) out[o] = indices[i]! + base;
+  return at + part.count;
 }
 
 /** Bends every piece of a plan into fresh buffers. */

@@ -38,6 +38,7 @@ export function extrudeOutline(
     return [z / l, y / l] as const;
   };
   let round = 0;
+  let shared: number[] | undefined;
   for (let i = 0; i < n; i++) {
     const strip = strips[i]!;
     const [z0, y0] = outline[i]!;
@@ -46,21 +47,26 @@ export function extrudeOutline(
     const na = strips[before]!.smoothToNext ? blend(before, i) : normals[i]!;
     const nb = strip.smoothToNext ? blend(i, (i + 1) % n) : normals[i]!;
     const end = round + Math.hypot(z1 - z0, y1 - y0);
-    const corner = (x: number, isRight: boolean) =>
-      isRight
-        ? builder.vertex(x, y1, z1, 0, nb[1], nb[0], x, end)
-        : builder.vertex(x, y0, z0, 0, na[1], na[0], x, round);
-    let [left, right] = [-1, -1];
-    for (let k = 0; k + 1 < rows.length; k++) {
-      const material = typeof strip.material === 'number' ? strip.material : strip.material[k]!;
-      const part = typeof strip.material === 'number' ? strip.part : materials[material]!.name;
-      // Where the material changes each side has corners of its own.
-      if (k === 0 || typeof strip.material !== 'number')
-        [left, right] = [corner(rows[k]!, false), corner(rows[k]!, true)];
-      const [nextLeft, nextRight] = [corner(rows[k + 1]!, false), corner(rows[k + 1]!, true)];
-      builder.triangle(part, material, left, right, nextRight);
-      builder.triangle(part, material, left, nextRight, nextLeft);
-      [left, right] = [nextLeft, nextRight];
+    const onLeft = (x: number) => builder.vertex(x, y0, z0, 0, na[1], na[0], x, round);
+    const onRight = (x: number) => builder.vertex(x, y1, z1, 0, nb[1], nb[0], x, end);
+    const { material } = strip;
+    if (typeof material === 'number') {
+      const left = shared ?? rows.map(onLeft);
+      const right = rows.map(onRight);
+      shared = strip.smoothToNext ? right : undefined;
+      for (let k = 0; k + 1 < rows.length; k++) {
+        builder.triangle(strip.part, material, left[k]!, right[k]!, right[k + 1]!);
+        builder.triangle(strip.part, material, left[k]!, right[k + 1]!, left[k + 1]!);
+      }
+    } else {
+      // Where the material changes along the strip, each stretch has corners of its own.
+      shared = undefined;
+      material.forEach((own, k) => {
+        const [a, b] = [onLeft(rows[k]!), onRight(rows[k]!)];
+        const [c, d] = [onRight(rows[k + 1]!), onLeft(rows[k + 1]!)];
+        builder.triangle(materials[own]!.name, own, a, b, c);
+        builder.triangle(materials[own]!.name, own, a, c, d);
+      });
     }
     round = end;
   }

@@ -4,7 +4,7 @@ import './quiet-three';
 import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FindingsPanel } from '../findings/FindingsPanel';
-import { useProject, useRun, useRunResult, useSession } from '../state/app-context';
+import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
 import { EmptyProject } from './EmptyProject';
 import { HandleLines } from './HandleLines';
 import { PathOverlay } from './PathOverlay';
@@ -22,11 +22,13 @@ export function BentView() {
   const result = useRunResult(run?.id);
   const tool = useSession((s) => s.tool);
   const isEmpty = useProject((s) => s.project.runs.length === 0);
+  const isBusy = useResults((s) => s.busy.size > 0);
   const { handlers, penFrom, penAt } = useViewPointer(viewport, path);
   return (
     <Box
       component="section"
       aria-label="Bent view"
+      aria-busy={isBusy}
       {...handlers}
       sx={{
         position: 'relative',

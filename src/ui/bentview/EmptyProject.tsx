@@ -27,7 +27,6 @@ export function EmptyProject() {
           borderColor: 'divider',
           bgcolor: 'background.paper',
         }}
-        onPointerUp={(event) => event.stopPropagation()}
       >
         <Typography variant="h2">Lay something along a path</Typography>
         <Typography color="text.secondary">

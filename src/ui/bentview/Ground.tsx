@@ -15,7 +15,7 @@ export function Ground({ height, sphere }: { height: number; sphere: Sphere }) {
   const isDark = tokens === TOKENS.dark;
   return (
     <group position={[0, height - sphere.radius * 0.0004, 0]}>
-      <mesh rotation-x={-Math.PI / 2} position={[sphere.centre[0], 0, sphere.centre[2]]} receiveShadow>
+      <mesh rotation-x={-Math.PI / 2} position={[sphere.centre[0], 0, sphere.centre[2]]} receiveShadow renderOrder={-1}>
         <planeGeometry args={[sphere.radius * 12, sphere.radius * 12]} />
         <shadowMaterial
           transparent
@@ -25,6 +25,7 @@ export function Ground({ height, sphere }: { height: number; sphere: Sphere }) {
         />
       </mesh>
       <Grid
+        renderOrder={-2} // under the shadow, which darkens it
         infiniteGrid
         cellSize={cell}
         sectionSize={cell * 10}

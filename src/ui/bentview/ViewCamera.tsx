@@ -30,9 +30,8 @@ export interface ViewCameraProps {
 
 /** A camera that turns freely, or looks straight from above, the front or the side without perspective. */
 export function ViewCamera({ view, framing, sphere, places }: ViewCameraProps) {
-  const controls = useRef<Controls>(null);
-  const perspective = useRef<Perspective>(null);
-  const ortho = useRef<Ortho>(null);
+  const camera = useThree((s) => s.camera) as Perspective | Ortho;
+  const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
   const invalidate = useThree((s) => s.invalidate);
   const latest = useRef({ sphere, places });
@@ -41,14 +40,14 @@ export function ViewCamera({ view, framing, sphere, places }: ViewCameraProps) {
   });
 
   useEffect(() => {
-    const camera = view === 'free' ? perspective.current : ortho.current;
-    const orbit = controls.current;
-    if (!camera || !orbit) return;
+    // Camera and controls follow the view a render later: wait until all three belong together.
+    const isFlat = 'isOrthographicCamera' in camera;
+    if (!controls || controls.object !== camera || isFlat === (view === 'free')) return;
     const direction = new Vector3(...DIRECTIONS[view]).normalize();
-    orbit.target.copy(fitCamera(camera, direction, latest.current.places, width / height));
-    orbit.update();
+    controls.target.copy(fitCamera(camera, direction, latest.current.places, width / height));
+    controls.update();
     invalidate();
-  }, [view, framing, width, height, invalidate]);
+  }, [camera, controls, view, framing, width, height, invalidate]);
 
   useFrame(({ camera }) => {
     const { centre, radius } = latest.current.sphere;
@@ -65,10 +64,9 @@ export function ViewCamera({ view, framing, sphere, places }: ViewCameraProps) {
 
   return (
     <>
-      <PerspectiveCamera ref={perspective} makeDefault={view === 'free'} fov={FOV} />
-      <OrthographicCamera ref={ortho} makeDefault={view !== 'free'} />
+      <PerspectiveCamera makeDefault={view === 'free'} fov={FOV} />
+      <OrthographicCamera makeDefault={view !== 'free'} />
       <OrbitControls
-        ref={controls}
         makeDefault
         enableDamping={false}
         enableRotate={view === 'free'}

@@ -28,10 +28,13 @@ export function ViewToolbar() {
         sx={group}
         onChange={(_, next: ToolName | null) => next && set({ tool: next })}
       >
-        <Tooltip title="Drag points along the ground, with Shift up and down. Click on the path for a new point.">
+        <Tooltip
+          describeChild
+          title="Drag points along the ground, with Shift up and down. Click on the path for a new point."
+        >
           <ToggleButton value="shape">Shape path</ToggleButton>
         </Tooltip>
-        <Tooltip title="Click on the ground for one point after another. Enter ends.">
+        <Tooltip describeChild title="Click on the ground for one point after another. Enter ends.">
           <ToggleButton value="pen">Pen</ToggleButton>
         </Tooltip>
       </ToggleButtonGroup>

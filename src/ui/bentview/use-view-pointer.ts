@@ -46,7 +46,9 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
     penAt: tool === 'pen' ? penAt : undefined,
     handlers: {
       onPointerDown: (event: PointerEvent<HTMLElement>) => {
-        if (event.button === 0) pressed.current = at(event);
+        // Buttons and notes lie over the scene: only a press on the scene itself means it.
+        const isScene = (event.target as HTMLElement).tagName === 'CANVAS';
+        pressed.current = event.button === 0 && isScene ? at(event) : undefined;
       },
       onPointerMove: (event: PointerEvent<HTMLElement>) => {
         const { x, y } = at(event);

@@ -14,7 +14,7 @@ export interface OptionCardProps {
 /** One choice of several, with its consequence beside it; the chosen one has a bar. */
 export function OptionCard({ label, hint, consequence, isChosen, onChoose }: OptionCardProps) {
   return (
-    <Tooltip title={hint} placement="right">
+    <Tooltip describeChild title={hint} placement="right">
       <ButtonBase
         role="radio"
         aria-checked={isChosen}

@@ -43,7 +43,7 @@ export function Header() {
       <Typography variant="h1" component="h1">
         Rattan
       </Typography>
-      <Tooltip title={name}>
+      <Tooltip describeChild title={name}>
         <Button
           color="secondary"
           variant="text"

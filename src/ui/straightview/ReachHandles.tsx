@@ -66,7 +66,8 @@ export function ReachHandles({
       }}
       onKeyDown={(event: KeyboardEvent) => {
         const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-        if (by !== 0) put(end, reach[end] + (by * length) / 100);
+        const now = run.laying[end] ?? (end === 'from' ? 0 : length); // the newest, which may not be laid yet
+        if (by !== 0) put(end, now + (by * length) / 100);
       }}
     >
       <rect x={-9} y={-2} width={18} height={34} fill="transparent" />

@@ -47,7 +47,7 @@ export function StraightView() {
         <Playback />
       </Box>
       {run && result && width > 0 && (
-        <svg role="img" aria-label={`${run.name} unrolled`} width={width} height={170} style={{ display: 'block' }}>
+        <svg role="group" aria-label={`${run.name} unrolled`} width={width} height={170} style={{ display: 'block' }}>
           <StationAxis x={x} length={length} />
           <Lane top={18} height={30} label="Pieces">
             <PiecesLane x={x} laying={result.view.laying} />

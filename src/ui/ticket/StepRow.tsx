@@ -19,7 +19,7 @@ export function StepRow({ number, title, summary, isOpen, onToggle, children }: 
     <Box
       sx={{ borderBottom: '1px solid', borderColor: 'divider', bgcolor: isOpen ? 'background.default' : 'transparent' }}
     >
-      <Tooltip title={isOpen ? '' : summary} placement="right">
+      <Tooltip describeChild title={isOpen ? '' : summary} placement="right">
         <ButtonBase
           aria-expanded={isOpen}
           onClick={onToggle}

@@ -1,0 +1,69 @@
+import { expect, test as base, type Page } from '@playwright/test';
+
+/** What a worker throws that a test makes crash. */
+export const MADE_TO_CRASH = 'made to crash';
+
+/** A page that must not log errors or warnings of its own, nor ask anything of another host. */
+export const test = base.extend<{ quiet: void }>({
+  quiet: [
+    async ({ page, baseURL }, use) => {
+      const noise: string[] = [];
+      page.on('console', (message) => {
+        // The software renderer of the test machine tells of its own slowness.
+        const isDriver = /GPU stall due to ReadPixels|GL Driver Message/.test(message.text());
+        if (['error', 'warning'].includes(message.type()) && !isDriver) noise.push(message.text());
+      });
+      // Tests that make a worker crash throw this.
+      page.on('pageerror', (error) => error.message !== MADE_TO_CRASH && noise.push(error.message));
+      page.on('request', (request) => {
+        const url = request.url();
+        if (!url.startsWith(baseURL!) && !/^(blob|data):/.test(url)) noise.push(`foreign request: ${url}`);
+      });
+      await use();
+      expect(noise).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Opens the demo in a fresh browser and waits until its runs are there. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/?sample');
+  await expect(page.getByRole('button', { name: /Laying.*32 laid/ })).toBeVisible();
+  await settled(page);
+}
+
+export async function openEmpty(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByText('Lay something along a path')).toBeVisible();
+}
+
+/** Nothing is being computed, and what was computed has been drawn. */
+export async function settled(page: Page): Promise<void> {
+  await expect(page.getByRole('region', { name: 'Bent view' })).toHaveAttribute('aria-busy', 'false');
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+}
+
+export const disc = (page: Page, point: number) =>
+  page.getByRole('button', { name: new RegExp(`^Point ${point}( |$)`) });
+
+export async function middleOf(page: Page, point: number): Promise<{ x: number; y: number }> {
+  const box = (await disc(page, point).boundingBox())!;
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** The length that the path step states, metres. */
+export async function pathLength(page: Page): Promise<number> {
+  const text = await page.getByRole('button', { name: /^2\s*Path/ }).textContent();
+  return Number(/([\d.]+) m/.exec(text ?? '')?.[1]);
+}
+
+/** All files that a click saves, by name. */
+export async function saved(page: Page, click: () => Promise<void>): Promise<{ name: string; bytes: Buffer }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), click()]);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return { name: download.suggestedFilename(), bytes: Buffer.concat(chunks) };
+}

@@ -1,0 +1,124 @@
+import AxeBuilder from '@axe-core/playwright';
+import { disc, expect, MADE_TO_CRASH, openDemo, openEmpty, pathLength, settled, test } from './app';
+
+test('is isolated, allows no eval, and draws something', async ({ page }) => {
+  const response = await page.goto('/?sample');
+  await expect(page.getByRole('button', { name: /Laying.*32 laid/ })).toBeVisible();
+  const policy = response!.headers()['content-security-policy']!;
+  expect(policy).toContain("script-src 'self'");
+  expect(policy).not.toContain('unsafe-eval');
+  await settled(page);
+  expect(await page.evaluate(() => crossOriginIsolated)).toBe(true);
+  const colours = () =>
+    page.evaluate(() => {
+      const source = document.querySelector('canvas')!;
+      const copy = document.createElement('canvas');
+      [copy.width, copy.height] = [source.width, source.height];
+      const context = copy.getContext('2d')!;
+      context.drawImage(source, 0, 0);
+      const { data } = context.getImageData(0, 0, copy.width, copy.height);
+      const seen = new Set<number>();
+      for (let i = 0; i < data.length; i += 4 * 97) seen.add((data[i]! << 16) | (data[i + 1]! << 8) | data[i + 2]!);
+      return seen.size;
+    });
+  await expect.poll(colours).toBeGreaterThan(50);
+});
+
+test('a second tab is told, saves nothing, and can take over or keep a copy', async ({ page, context }) => {
+  await openDemo(page);
+  const second = await context.newPage();
+  await second.goto('/');
+  await expect(second.getByText('Open in another tab: changes here are not saved')).toBeVisible();
+  await disc(second, 3).focus();
+  await second.keyboard.press('ArrowRight');
+  await second.waitForTimeout(800);
+  await page.reload();
+  await settled(page);
+  await disc(page, 3).focus();
+  await expect(page.getByLabel('x', { exact: true })).toHaveValue('-11 m');
+  await second.getByRole('button', { name: 'Edit here instead' }).click();
+  await expect(second.getByText(/^Saved/)).toBeVisible();
+  await expect(page.getByText('Open in another tab: changes here are not saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep as a copy' }).click();
+  await expect(page.getByRole('button', { name: 'Saltgrass Landing (copy)' })).toBeVisible();
+  await expect(page.getByText(/^Saved/)).toBeVisible();
+});
+
+test('a tab killed in the middle of saving leaves a sound project', async ({ page, context }) => {
+  await openDemo(page);
+  const length = await pathLength(page);
+  await disc(page, 3).focus();
+  for (let i = 0; i < 12; i++) {
+    await page.keyboard.press('ArrowRight');
+    await page.waitForTimeout(40);
+  }
+  await page.close();
+  const again = await context.newPage();
+  await again.goto('/');
+  await settled(again);
+  await expect(again.getByRole('button', { name: /Laying.*laid/ })).toBeVisible();
+  expect(Math.abs((await pathLength(again)) - length)).toBeLessThan(5);
+});
+
+test('a crash of the worker is told, and the work goes on', async ({ page }) => {
+  await openDemo(page);
+  const workers = page.workers();
+  expect(workers.length).toBeGreaterThan(0);
+  const crash = () =>
+    workers[0]!.evaluate((message) => {
+      setTimeout(() => {
+        throw new Error(message);
+      }, 0);
+    }, MADE_TO_CRASH);
+  await crash();
+  await expect.poll(() => page.workers().includes(workers[0]!)).toBe(false); // a new one has taken its place
+  const before = await pathLength(page);
+  await disc(page, 3).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect.poll(() => pathLength(page)).not.toBe(before);
+});
+
+test('the shelf makes, renames, duplicates, deletes and brings back projects', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
+  const name = page.getByLabel('Name of this project');
+  await name.fill('Landing at the very far end of the salt marsh, second survey of the whole causeway');
+  await name.press('Enter');
+  await page.getByRole('button', { name: /^Duplicate Landing/ }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: /^Delete .*\(copy\)$/ }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'New', exact: true }).click();
+  await expect(page.getByText('Lay something along a path')).toBeVisible();
+});
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`axe finds no serious violation (${theme})`, async ({ page }) => {
+    const check = async () => {
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(
+        serious.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`),
+      ).toEqual([]);
+    };
+    await openEmpty(page);
+    if (theme === 'dark') await page.getByRole('button', { name: 'Dark theme' }).click();
+    await check();
+    await page.getByRole('button', { name: 'Open the sample' }).click();
+    await settled(page);
+    for (const step of ['1 Segment', '3 Laying', '4 Bending', '5 Motion', '2 Path']) {
+      await page.getByRole('button', { name: new RegExp(`^${step.replace(' ', '\\s*')}`) }).click();
+      await page.waitForTimeout(250);
+      await check();
+    }
+    await page.getByRole('button', { name: 'Export' }).click();
+    await page.waitForTimeout(400);
+    await check();
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
+    await page.waitForTimeout(400);
+    await check();
+  });
+}

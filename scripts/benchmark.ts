@@ -1,0 +1,187 @@
+// Speeds as ratios in one run, so that they mean the same on every machine. Prints one line for each claim.
+import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three';
+import { bendPiece } from '../src/core/bending/bend-piece';
+import { bendRun, buildRunMesh, buildTopology } from '../src/core/bending/build-run';
+import { planRun } from '../src/core/bending/plan-run';
+import { buildArcTable } from '../src/core/curve/arc-table';
+import { compileCurve, type CurveSpec } from '../src/core/curve/registry';
+import { buildFrameTable } from '../src/core/frames/build-frame-table';
+import { FRAME_STRIDE, UP } from '../src/core/frames/frame-table';
+import type { Vec3 } from '../src/core/math/vec3';
+import { evenPlanes } from '../src/core/segment/plan-slices';
+import { halfWidth, prepareSegment, type PreparedSegment } from '../src/core/segment/prepare';
+import { makeSegmentMesh, type MakerSpec } from '../src/core/segment/registry';
+import { sliceSegment } from '../src/core/segment/slice';
+import { bendTolerance } from '../src/core/bending/bending-spec';
+import { glb } from '../src/formats/glb';
+import { JOB_DEFAULTS, MADE_PREPARE } from '../src/project/defaults';
+
+/** The middle of several times, milliseconds; the first rounds warm up. */
+function time(work: () => unknown, rounds = 9): number {
+  const times: number[] = [];
+  for (let i = 0; i < rounds + 3; i++) {
+    const start = performance.now();
+    work();
+    if (i >= 3) times.push(performance.now() - start);
+  }
+  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
+}
+
+const say = (name: string, text: string) => console.log(`${name.padEnd(58)} ${text}`);
+const ms = (t: number) => `${t.toFixed(2)} ms`;
+
+const POINTS: Vec3[] = Array.from({ length: 24 }, (_, i) => [i * 5, Math.sin(i) * 3, Math.cos(i * 0.7) * 12]);
+const pathAt = (shift: number): CurveSpec => ({
+  kind: 'smooth',
+  closed: false,
+  points: POINTS.map(([x, y, z], i) => ({ position: [x, y + (i === 9 ? shift : 0), z] as Vec3 })),
+});
+const arcOf = (spec: CurveSpec) => {
+  const compiled = compileCurve(spec);
+  if (!compiled.ok) throw new Error('no curve');
+  return buildArcTable(compiled.value);
+};
+const prepare = (spec: MakerSpec): PreparedSegment => {
+  const result = prepareSegment(makeSegmentMesh(spec), MADE_PREPARE);
+  if (!result.ok) throw new Error('no segment');
+  return result.value;
+};
+
+// (1) Frame table against three's computeFrenetFrames: time and twist error at equal sample count, on a helix.
+{
+  const N = 2000;
+  const [r, c, turns] = [3, 0.8, 6];
+  const w = 2 * Math.PI * turns;
+  const helixPoint = (u: number): Vec3 => [r * Math.cos(w * u), c * w * u, -r * Math.sin(w * u)];
+  const curve = {
+    closed: false,
+    breaks: Float64Array.of(0, 1),
+    pointParams: Float64Array.of(0, 1),
+    pointAt: (out: Float64Array, at: number, u: number) => out.set(helixPoint(u), at),
+    velocityAt: (out: Float64Array, at: number, u: number) =>
+      out.set([-r * w * Math.sin(w * u), c * w, -r * w * Math.cos(w * u)], at),
+    accelerationAt: (out: Float64Array, at: number, u: number) =>
+      out.set([-r * w * w * Math.cos(w * u), 0, r * w * w * Math.sin(w * u)], at),
+  };
+  const spec = { rule: 'leastTwist', up: [1, 0, 0] } as const;
+  const ours = () => buildFrameTable(buildArcTable(curve), spec, { intervals: N });
+  class Helix extends CatmullRomCurve3 {
+    override getPoint(t: number, target = new Vector3()) {
+      return target.set(...(helixPoint(t) as [number, number, number]));
+    }
+  }
+  const theirs = () => {
+    const helix = new Helix();
+    helix.arcLengthDivisions = N;
+    return helix.computeFrenetFrames(N, false);
+  };
+  const [a, b] = [time(ours), time(theirs)];
+  /** Turn about forward at the end against the exact least twist: torsion times length. */
+  const exact = (2 * Math.PI * turns * c) / Math.hypot(r, c);
+  const error = (start: readonly number[], end: readonly number[]) => {
+    const normal = (t: number): Vec3 => [-Math.cos(t), 0, Math.sin(t)];
+    const k = Math.hypot(r, c);
+    const binormal = (t: number): Vec3 => [(c * Math.sin(t)) / k, r / k, (c * Math.cos(t)) / k];
+    const angle = (v: readonly number[], t: number) => {
+      const dot = (p: Vec3) => p[0] * v[0]! + p[1] * v[1]! + p[2] * v[2]!;
+      return Math.atan2(dot(binormal(t)), dot(normal(t)));
+    };
+    const off = angle(end, w) - angle(start, 0) + exact;
+    return Math.abs(Math.atan2(Math.sin(off), Math.cos(off)));
+  };
+  const table = ours();
+  const upAt = (i: number) => [...table.frames.subarray(i * FRAME_STRIDE + UP, i * FRAME_STRIDE + UP + 3)];
+  const { normals } = theirs();
+  const errors = [error(upAt(0), upAt(N)), error(normals[0]!.toArray(), normals[N]!.toArray())];
+  say(
+    `frame table, ${N} samples, against computeFrenetFrames`,
+    `${(b / a).toFixed(2)} times as fast (${ms(a)} against ${ms(b)})`,
+  );
+  say('  twist error at the end, radians', `${errors[0]!.toExponential(1)} against ${errors[1]!.toExponential(1)}`);
+}
+
+// (2) A bent run against TubeGeometry of the same vertex count.
+{
+  const sides = 32;
+  const rows = 3125;
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides }), evenPlanes(1, rows));
+  const arc = arcOf(pathAt(0));
+  const table = buildFrameTable(arc, { rule: 'leastTwist', up: [0, 1, 0] }, { tolerance: 0.0005 / 16 });
+  const job = {
+    ...JOB_DEFAULTS,
+    laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const },
+    bending: { ...JOB_DEFAULTS.bending, slicing: { mode: 'off' as const } },
+  };
+  const bend = () => {
+    const plan = planRun({ table, segment, job, time: null, slices: new Map() });
+    if (plan.ok) buildRunMesh(plan.value, table, segment.mesh);
+  };
+  const vertices = segment.mesh.positions.length / 3;
+  const curve = new CatmullRomCurve3(
+    POINTS.map((p) => new Vector3(...p)),
+    false,
+    'centripetal',
+  );
+  const tube = () => new TubeGeometry(curve, Math.round(vertices / (sides + 1)) - 1, 0.5, sides);
+  const [a, b] = [time(bend), time(tube, 5)];
+  say(
+    `bent run, ${vertices.toLocaleString('en')} vertices, against TubeGeometry`,
+    `${(b / a).toFixed(1)} times as fast (${ms(a)} against ${ms(b)})`,
+  );
+}
+
+// (3) The bend kernel against copying the same arrays, 1 M vertices in rows.
+{
+  const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 });
+  const segment = sliceSegment(base, evenPlanes(1, 15_600));
+  const { positions, normals } = segment.mesh;
+  const table = buildFrameTable(arcOf(pathAt(0)), { rule: 'leastTwist', up: [0, 1, 0] }, { intervals: 4096 });
+  const outP = new Float32Array(positions.length);
+  const outN = new Float32Array(normals.length);
+  const bend = { station: 0, factor: table.length, gauge: 1.1, roll: 0.2, rollFrom: 0, rollPerMetre: 0.01 };
+  const kernel = time(() => bendPiece(outP, outN, 0, segment, table, bend), 15);
+  const copy = time(() => {
+    outP.set(positions);
+    outN.set(normals);
+  }, 15);
+  say(
+    `bend kernel, ${(positions.length / 3).toLocaleString('en')} vertices, against a copy`,
+    `${(kernel / copy).toFixed(2)} times a copy (${ms(kernel)} against ${ms(copy)})`,
+  );
+}
+
+// (4) From a moved point to new geometry, core only, 250 k vertices.
+{
+  const road = prepare({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
+  const fine = sliceSegment(road, evenPlanes(4, 100));
+  const slices = new Map();
+  let vertices = 0;
+  let step = 0;
+  // As in the app: texture coordinates and indices are made anew only when pieces change their rows.
+  let worn: readonly PreparedSegment[] = [];
+  const edit = () => {
+    const table = buildFrameTable(arcOf(pathAt((step++ % 10) * 0.1)), JOB_DEFAULTS.bending.frames, {
+      tolerance: bendTolerance(JOB_DEFAULTS.bending, halfWidth(fine.box)) / 16,
+    });
+    const plan = planRun({ table, segment: fine, job: JOB_DEFAULTS, time: null, slices });
+    if (!plan.ok) return;
+    const pieces = plan.value.pieces.map(({ segment }) => segment);
+    if (pieces.length !== worn.length || pieces.some((piece, i) => piece !== worn[i])) buildTopology(plan.value);
+    worn = pieces;
+    vertices = bendRun(plan.value, table).positions.length / 3;
+  };
+  const t = time(edit, 15);
+  say(`moved point to geometry, ${vertices.toLocaleString('en')} vertices`, `${ms(t)} (aim: below 30 ms)`);
+}
+
+// (5) Writing a GLB of 1 M vertices.
+{
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 }), evenPlanes(1, 15_600));
+  const start = performance.now();
+  const files = await glb.write!([{ name: 'Tube', mesh: segment.mesh }], 'tube');
+  const t = performance.now() - start;
+  say(
+    `GLB of ${(segment.mesh.positions.length / 3).toLocaleString('en')} vertices, ${Math.round(files[0]!.bytes.length / 1e6)} MB`,
+    `${ms(t)} (aim: below 1500 ms)`,
+  );
+}

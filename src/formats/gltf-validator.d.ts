@@ -1,0 +1,11 @@
+declare module 'gltf-validator' {
+  interface Report {
+    readonly issues: {
+      readonly numErrors: number;
+      readonly numWarnings: number;
+      readonly messages: readonly unknown[];
+    };
+  }
+  const validator: { validateBytes(bytes: Uint8Array, options?: { maxIssues?: number }): Promise<Report> };
+  export default validator;
+}
