@@ -54,6 +54,22 @@ function appendIndices(out: Uint32Array, at: number, { indices, base, part }: In
   return at + part.count;
 }
 
+/** Bends every piece into buffers of three numbers a vertex; allocates nothing of their size. */
+export function fillRun(
+  outPositions: Float32Array,
+  outNormals: Float32Array,
+  plan: RunPlan,
+  table: FrameTable,
+  onProgress?: OnProgress,
+): void {
+  let base = 0;
+  plan.pieces.forEach(({ segment, bend }, i) => {
+    bendPiece(outPositions, outNormals, base, segment, table, bend);
+    base += segment.mesh.positions.length / 3;
+    onProgress?.((i + 1) / plan.pieces.length);
+  });
+}
+
 /** Bends every piece of a plan into fresh buffers. */
 export function bendRun(
   plan: RunPlan,
@@ -62,12 +78,7 @@ export function bendRun(
 ): Pick<Mesh, 'positions' | 'normals'> {
   const positions = new Float32Array(plan.vertexCount * 3);
   const normals = new Float32Array(plan.vertexCount * 3);
-  let base = 0;
-  plan.pieces.forEach(({ segment, bend }, i) => {
-    bendPiece(positions, normals, base, segment, table, bend);
-    base += segment.mesh.positions.length / 3;
-    onProgress?.((i + 1) / plan.pieces.length);
-  });
+  fillRun(positions, normals, plan, table, onProgress);
   return { positions, normals };
 }
 

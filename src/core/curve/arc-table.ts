@@ -1,4 +1,4 @@
-import { integrate } from '../math/gauss-legendre';
+import { integrate, integrateShort } from '../math/gauss-legendre';
 import { ARC_LENGTH_RELATIVE } from '../math/tolerance';
 import type { Curve } from './curve';
 
@@ -17,6 +17,10 @@ export interface ArcTable {
 }
 
 const MAX_DEPTH = 40;
+/** Share of a panel that counts as short. */
+const SHORT = 1 / 16;
+/** Error of a station, as a share of the step to it, after which one more Newton step is the last. */
+const NEWTON_LAST = 1e-5;
 
 /**
  * Measures `curve` by Gauss-Legendre, halving each interval between breaks until one rule and its two halves agree to
@@ -100,20 +104,29 @@ export function fillParams(out: Float64Array, table: ArcTable, stations: Float64
     const u1 = panels[(panel + 1) * PANEL_STRIDE]!;
     const s0 = panels[panel * PANEL_STRIDE + 1]!;
     const s1 = panels[(panel + 1) * PANEL_STRIDE + 1]!;
-    if (fromU < u0) [fromU, fromS] = [u0, s0];
+    if (fromU < u0) {
+      fromU = u0;
+      fromS = s0;
+    }
     let low = fromU;
     let high = u1;
     const guess = fromU + (s - fromS) / speed(fromU);
     let u = guess < u1 ? guess : s1 > fromS ? fromU + ((s - fromS) / (s1 - fromS)) * (u1 - fromU) : u1;
+    // A sixteenth of a panel is short enough for the 6-point rule: its error falls with the twelfth power of the length.
+    const measure = u1 - fromU < SHORT * (u1 - u0) || guess - fromU < SHORT * (u1 - u0) ? integrateShort : integrate;
     for (let step = 0; step < 60; step++) {
-      const error = fromS + integrate(speed, fromU, u) - s;
+      const error = fromS + measure(speed, fromU, u) - s;
       if (Math.abs(error) <= enough || high - low <= 1e-16) break;
       if (error > 0) high = u;
       else low = u;
       const next = u - error / speed(u);
-      u = next > low && next < high ? next : (low + high) / 2;
+      const isInside = next > low && next < high;
+      u = isInside ? next : (low + high) / 2;
+      // Newton squares the error: what is left after this step is below any that matters.
+      if (isInside && Math.abs(error) <= (s - fromS) * NEWTON_LAST) break;
     }
     out[i] = u;
-    [fromU, fromS] = [u, s];
+    fromU = u;
+    fromS = s;
   }
 }

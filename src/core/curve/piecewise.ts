@@ -27,26 +27,27 @@ export function arcPiece(centre: Vec3, e1: Vec3, e2: Vec3, radius: number, from:
   };
 }
 
-/** A cubic Bezier piece with the control points p0 to p3. */
+/** A cubic Bezier piece with the control points p0 to p3. Written out by axis: this is where arc length spends its time. */
 export function cubicPiece(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3): Piece {
-  const k = new Float64Array(12); // per axis: coefficients of 1, t, t^2, t^3
-  for (let c = 0; c < 3; c++) {
-    k[c * 4] = p0[c]!;
-    k[c * 4 + 1] = 3 * (p1[c]! - p0[c]!);
-    k[c * 4 + 2] = 3 * (p0[c]! - 2 * p1[c]! + p2[c]!);
-    k[c * 4 + 3] = p3[c]! - p0[c]! + 3 * (p1[c]! - p2[c]!);
-  }
+  const coefficients = (c: 0 | 1 | 2) =>
+    [3 * (p1[c] - p0[c]), 3 * (p0[c] - 2 * p1[c] + p2[c]), p3[c] - p0[c] + 3 * (p1[c] - p2[c])] as const;
+  const [x, y, z] = p0;
+  const [ax, bx, cx] = coefficients(0);
+  const [ay, by, cy] = coefficients(1);
+  const [az, bz, cz] = coefficients(2);
   return (out, at, t, order) => {
-    for (let c = 0; c < 3; c++) {
-      const a = k[c * 4 + 1]!;
-      const b = k[c * 4 + 2]!;
-      const d = k[c * 4 + 3]!;
-      out[at + c] =
-        order === 0
-          ? k[c * 4]! + t * (a + t * (b + t * d))
-          : order === 1
-            ? a + t * (2 * b + 3 * t * d)
-            : 2 * b + 6 * t * d;
+    if (order === 1) {
+      out[at] = ax + t * (2 * bx + 3 * t * cx);
+      out[at + 1] = ay + t * (2 * by + 3 * t * cy);
+      out[at + 2] = az + t * (2 * bz + 3 * t * cz);
+    } else if (order === 0) {
+      out[at] = x + t * (ax + t * (bx + t * cx));
+      out[at + 1] = y + t * (ay + t * (by + t * cy));
+      out[at + 2] = z + t * (az + t * (bz + t * cz));
+    } else {
+      out[at] = 2 * bx + 6 * t * cx;
+      out[at + 1] = 2 * by + 6 * t * cy;
+      out[at + 2] = 2 * bz + 6 * t * cz;
     }
   };
 }
@@ -66,7 +67,11 @@ export function piecewise(pieces: readonly Piece[], closed: boolean, pointParams
     const t = Math.min(Math.max(x - i, 0), 1);
     pieces[i]!(out, at, t, order);
     const k = scale[order];
-    if (order > 0) for (let c = 0; c < 3; c++) out[at + c]! *= k;
+    if (order > 0) {
+      out[at]! *= k;
+      out[at + 1]! *= k;
+      out[at + 2]! *= k;
+    }
   };
   return {
     closed,

@@ -20,7 +20,8 @@ export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTa
   const kinks = findKinks(arc);
   const intervals = options.intervals ?? countIntervals(arc, options.tolerance ?? length / 2000);
   const step = length / intervals;
-  const stations = Float64Array.from({ length: intervals + 1 }, (_, i) => (i === intervals ? length : i * step));
+  const stations = new Float64Array(intervals + 1);
+  for (let i = 0; i <= intervals; i++) stations[i] = i === intervals ? length : i * step;
   const params = new Float64Array(intervals + 1);
   fillParams(params, arc, stations);
   const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
@@ -125,8 +126,12 @@ function addKinks(
 function fillSides(frames: Float64Array, intervals: number): void {
   for (let i = 0; i <= intervals; i++) {
     const a = i * FRAME_STRIDE;
-    const [fx, fy, fz] = [frames[a + 3]!, frames[a + 4]!, frames[a + 5]!];
-    const [ux, uy, uz] = [frames[a + 6]!, frames[a + 7]!, frames[a + 8]!];
+    const fx = frames[a + 3]!;
+    const fy = frames[a + 4]!;
+    const fz = frames[a + 5]!;
+    const ux = frames[a + 6]!;
+    const uy = frames[a + 7]!;
+    const uz = frames[a + 8]!;
     frames[a + SIDE] = fy * uz - fz * uy;
     frames[a + SIDE + 1] = fz * ux - fx * uz;
     frames[a + SIDE + 2] = fx * uy - fy * ux;

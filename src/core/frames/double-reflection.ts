@@ -40,7 +40,7 @@ export function setUp(frames: Float64Array, sample: number, x: number, y: number
   const px = x - d * fx;
   const py = y - d * fy;
   const pz = z - d * fz;
-  const l = Math.hypot(px, py, pz);
+  const l = Math.sqrt(px * px + py * py + pz * pz);
   if (l < 1e-12) return false;
   frames[at + UP] = px / l;
   frames[at + UP + 1] = py / l;

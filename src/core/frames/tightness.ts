@@ -3,7 +3,10 @@ import { CURVATURE, FRAME_STRIDE, type FrameTable } from './frame-table';
 /** Curvature at sample i, 1/m. */
 export function curvatureAt(table: FrameTable, sample: number): number {
   const at = sample * FRAME_STRIDE + CURVATURE;
-  return Math.hypot(table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!);
+  const x = table.frames[at]!;
+  const y = table.frames[at + 1]!;
+  const z = table.frames[at + 2]!;
+  return Math.sqrt(x * x + y * y + z * z);
 }
 
 export interface Tightest {

@@ -19,3 +19,19 @@ export function integrate(f: (x: number) => number, a: number, b: number): numbe
   }
   return sum * half;
 }
+
+/** Nodes and weights of the 6-point rule, positive half (same table). */
+const FEW_NODES = [0.2386191860831969086, 0.6612093864662645137, 0.9324695142031520278];
+const FEW_WEIGHTS = [0.4679139345726910473, 0.3607615730481386076, 0.171324492379170345];
+
+/** Integral of `f` from `a` to `b` by one 6-point rule: for intervals on which `f` is nearly a polynomial of low degree. */
+export function integrateShort(f: (x: number) => number, a: number, b: number): number {
+  const middle = (a + b) / 2;
+  const half = (b - a) / 2;
+  let sum = 0;
+  for (let i = 0; i < 3; i++) {
+    const dx = half * FEW_NODES[i]!;
+    sum += FEW_WEIGHTS[i]! * (f(middle - dx) + f(middle + dx));
+  }
+  return sum * half;
+}

@@ -1,4 +1,5 @@
-import { CURVATURE, FRAME_STRIDE, type FrameTable } from '../../frames/frame-table';
+import { CURVATURE, FRAME_STRIDE } from '../../frames/frame-table';
+import { curvatureAt } from '../../frames/tightness';
 import { reachTowards } from '../../segment/support';
 import { defineCheck, type CheckInput, type Finding } from '../finding';
 
@@ -24,11 +25,6 @@ export function tightnessAt(input: Pick<CheckInput, 'table' | 'support' | 'job' 
   return gauge * reachTowards(support, alongUp * c + alongSide * s, alongSide * c - alongUp * s);
 }
 
-const curvature = (table: FrameTable, i: number): number => {
-  const at = i * FRAME_STRIDE + CURVATURE;
-  return Math.hypot(table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!);
-};
-
 /** Bends tighter than the inner side of the section can follow. Facts: `radius` there and `needed`, metres. */
 export const foldingOver = defineCheck({
   kind: 'foldingOver',
@@ -49,8 +45,8 @@ export const foldingOver = defineCheck({
         if (tightness > most) [most, worst] = [tightness, i];
       }
       const kink = table.kinks.find(({ station }) => Math.abs(station - worst * table.step) <= table.step * 1.001);
-      const reach = most / curvature(table, worst);
-      const radius = kink ? 0 : 1 / curvature(table, worst);
+      const reach = most / curvatureAt(table, worst);
+      const radius = kink ? 0 : 1 / curvatureAt(table, worst);
       const station = kink?.station ?? worst * table.step;
       found.push({
         check: 'foldingOver',
