@@ -131,6 +131,10 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     `bent run, ${vertices.toLocaleString('en')} vertices, against TubeGeometry`,
     `${(b / a).toFixed(1)} times as fast (${ms(a)} against ${ms(b)})`,
   );
+  say(
+    '  into buffers that are there already, as in a drag',
+    `${(b / k).toFixed(1)} times as fast (${ms(k)} against ${ms(b)})`,
+  );
 }
 
 // (3) The bend kernel against copying the same arrays, 1 M vertices in rows.

@@ -8,7 +8,8 @@ import { ExportDialog } from './export/ExportDialog';
 import { Header } from './header/Header';
 import { ShelfDialog } from './shelf/ShelfDialog';
 import { AppProvider, useSession } from './state/app-context';
-import { StraightPane } from './straightview/StraightPane';
+import { Panes } from './Panes';
+import { StraightView } from './straightview/StraightView';
 import { theme } from './theme';
 import { Ticket } from './ticket/Ticket';
 import { useAppKeys } from './use-app-keys';
@@ -43,13 +44,7 @@ function Screen() {
   return (
     <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr' }}>
       <Header />
-      <Box sx={{ minHeight: 0, display: 'grid', gridTemplateColumns: '312px 1fr' }}>
-        <Ticket />
-        <Box component="main" sx={{ minWidth: 0, minHeight: 0, display: 'grid', gridTemplateRows: '1fr auto' }}>
-          <BentView />
-          <StraightPane />
-        </Box>
-      </Box>
+      <Panes ticket={<Ticket />} bentView={<BentView />} straightView={<StraightView />} />
       {dialog === 'export' && <ExportDialog />}
       {dialog === 'shelf' && <ShelfDialog />}
     </Box>

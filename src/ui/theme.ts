@@ -64,6 +64,8 @@ export const theme = createTheme({
       styleOverrides: {
         'html, body': { height: '100%', overflow: 'hidden' },
         body: { fontVariantNumeric: 'tabular-nums' },
+        '.pane-edge': { height: 1, background: 'var(--mui-palette-divider)', cursor: 'ns-resize' },
+        '.pane-edge:hover, .pane-edge[data-separator="active"]': { background: 'var(--mui-palette-primary-main)' },
         '*:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { transition: 'none !important', animation: 'none !important' },

@@ -1,7 +1,7 @@
 'use client';
 
 import { Environment, Lightformer } from '@react-three/drei';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Object3D } from 'three';
 import type { Sphere } from './scene-box';
 
@@ -31,33 +31,40 @@ export function Lights({ centre, radius }: Sphere) {
         shadow-camera-far={r * 4}
       />
       <primitive object={target} position={centre} />
-      <Environment resolution={64} frames={1} environmentIntensity={0.62}>
-        <color attach="background" args={['#d9dcdd']} />
-        <Lightformer
-          form="rect"
-          intensity={2.2}
-          color="#ffffff"
-          position={[0, 8, 0]}
-          scale={[14, 14, 1]}
-          rotation-x={Math.PI / 2}
-        />
-        <Lightformer
-          form="rect"
-          intensity={0.7}
-          color="#ffe9cf"
-          position={[9, 3, 5]}
-          scale={[8, 6, 1]}
-          target={[0, 0, 0]}
-        />
-        <Lightformer
-          form="rect"
-          intensity={0.45}
-          color="#b9a98c"
-          position={[0, -6, 0]}
-          scale={[20, 20, 1]}
-          rotation-x={-Math.PI / 2}
-        />
-      </Environment>
+      <Surroundings />
     </>
   );
 }
+
+/** Made once: a component of its own without props, so that it is not made again with every change of the scene. */
+const Surroundings = memo(function Surroundings() {
+  return (
+    <Environment resolution={64} frames={1} environmentIntensity={0.62}>
+      <color attach="background" args={['#d9dcdd']} />
+      <Lightformer
+        form="rect"
+        intensity={2.2}
+        color="#ffffff"
+        position={[0, 8, 0]}
+        scale={[14, 14, 1]}
+        rotation-x={Math.PI / 2}
+      />
+      <Lightformer
+        form="rect"
+        intensity={0.7}
+        color="#ffe9cf"
+        position={[9, 3, 5]}
+        scale={[8, 6, 1]}
+        target={[0, 0, 0]}
+      />
+      <Lightformer
+        form="rect"
+        intensity={0.45}
+        color="#b9a98c"
+        position={[0, -6, 0]}
+        scale={[20, 20, 1]}
+        rotation-x={-Math.PI / 2}
+      />
+    </Environment>
+  );
+});

@@ -13,10 +13,13 @@ import { StationAxis } from './StationAxis';
 import { StationCursor } from './StationCursor';
 import { StretchLane } from './StretchLane';
 import { TightnessLane } from './TightnessLane';
-import { useWidth } from './use-width';
+import { useSize } from './use-size';
 
 export const LANE_LEFT = 92;
 const RIGHT = 24;
+/** Pixels that the view has unless it is drawn taller, and those of its heading. */
+export const HEIGHT = 208;
+export const HEADING = 34;
 
 /** The run unrolled along its length: x is the station in metres. */
 export function StraightView() {
@@ -24,7 +27,9 @@ export function StraightView() {
   const result = useRunResult(run?.id);
   const set = useSet();
   const box = useRef<HTMLDivElement>(null);
-  const width = useWidth(box);
+  const { width, height } = useSize(box);
+  // Drawn taller, the tightness gets the room.
+  const more = Math.max(height - HEIGHT, 0);
   const length = result?.view.path.length ?? 1;
   const x = scaleLinear([0, length], [LANE_LEFT, Math.max(width - RIGHT, LANE_LEFT + 10)]);
   const onPointerMove = (event: PointerEvent) => {
@@ -40,29 +45,35 @@ export function StraightView() {
       onPointerLeave={() => set({ station: undefined })}
       sx={{ position: 'relative', height: '100%', overflow: 'hidden', bgcolor: 'background.paper' }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', height: 34, px: 3.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', height: HEADING, px: 3.5 }}>
         <Typography component="h2" variant="h3">
           Straight view
         </Typography>
         <Playback />
       </Box>
-      {run && result && width > 0 && (
-        <svg role="group" aria-label={`${run.name} unrolled`} width={width} height={170} style={{ display: 'block' }}>
-          <StationAxis x={x} length={length} />
+      {run && result && width > 0 && height > HEADING + 20 && (
+        <svg
+          role="group"
+          aria-label={`${run.name} unrolled`}
+          width={width}
+          height={170 + more}
+          style={{ display: 'block' }}
+        >
+          <StationAxis x={x} length={length} bottom={160 + more} />
           <Lane top={18} height={30} label="Pieces">
             <PiecesLane x={x} laying={result.view.laying} />
           </Lane>
-          <Lane top={52} height={44} label="Tightness">
-            <TightnessLane x={x} path={result.view.path} />
+          <Lane top={52} height={44 + more} label="Tightness">
+            <TightnessLane x={x} path={result.view.path} height={44 + more} />
           </Lane>
-          <Lane top={100} height={26} label="Roll">
+          <Lane top={100 + more} height={26} label="Roll">
             <RollLane x={x} bending={run.bending} reach={result.view.laying.reach} />
           </Lane>
-          <Lane top={130} height={26} label="Stretch">
+          <Lane top={130 + more} height={26} label="Stretch">
             <StretchLane x={x} laying={result.view.laying} />
           </Lane>
           <ReachHandles x={x} run={run} length={length} reach={result.view.laying.reach} />
-          <StationCursor x={x} length={length} />
+          <StationCursor x={x} length={length} bottom={156 + more} />
         </svg>
       )}
     </Box>

@@ -4,19 +4,18 @@ import type { PathView } from '../../engine/run-view';
 import { radius } from '../format';
 import type { StationScale } from './Lane';
 
-const HEIGHT = 44;
 /** Where the limit lies in the lane, from its foot. */
 const LIMIT = 0.78;
 
 /** How much of its radius the segment uses on the inner side; at the limit it folds over. */
-export function TightnessLane({ x, path }: { x: StationScale; path: PathView }) {
+export function TightnessLane({ x, path, height }: { x: StationScale; path: PathView; height: number }) {
   const { tightness, step } = path;
   const samples = useMemo(() => thinned(tightness, 800), [tightness]);
-  const y = (t: number) => HEIGHT - Math.min(t * LIMIT, 1) * HEIGHT;
+  const y = (t: number) => height - Math.min(t * LIMIT, 1) * height;
   const at = (i: number) => x(i * step);
   const shape = area<number>(
     (i) => at(i),
-    HEIGHT,
+    height,
     (i) => y(tightness[i]!),
   )(samples);
   const top = line<number>(
@@ -36,7 +35,7 @@ export function TightnessLane({ x, path }: { x: StationScale; path: PathView }) 
           x={at(a)}
           y={0}
           width={Math.max(at(b) - at(a), 2)}
-          height={HEIGHT}
+          height={height}
           fill="var(--mui-palette-error-main)"
           fillOpacity={0.2}
         />
