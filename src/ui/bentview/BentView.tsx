@@ -53,6 +53,7 @@ export function BentView() {
           right: 14,
           display: 'flex',
           justifyContent: 'space-between',
+          alignItems: 'flex-start',
           pointerEvents: 'none',
         }}
       >

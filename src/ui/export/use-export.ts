@@ -18,7 +18,8 @@ export function useExport() {
     const format = FORMATS.find((f) => f.kind === kind)!;
     const name = fileNameOf(project.name);
     const controller = new AbortController();
-    const show = (share: number) => setRunning({ share, stop: () => controller.abort() });
+    let isOver = false; // progress may still arrive when the work has ended
+    const show = (share: number) => isOver || setRunning({ share, stop: () => controller.abort() });
     setProblem(undefined);
     show(0);
     try {
@@ -36,6 +37,7 @@ export function useExport() {
     } catch (error) {
       if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
     } finally {
+      isOver = true;
       setRunning(undefined);
     }
   };

@@ -21,7 +21,8 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
     if (files.length === 0) return;
     const controller = new AbortController();
     const fileName = files[0]!.name;
-    const show = (share: number) => setBringing({ fileName, share, stop: () => controller.abort() });
+    let isOver = false; // progress may still arrive when the work has ended
+    const show = (share: number) => isOver || setBringing({ fileName, share, stop: () => controller.abort() });
     show(0);
     try {
       const read = await Promise.all(
@@ -41,6 +42,7 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
         enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), { variant: 'error' });
       }
     } finally {
+      isOver = true;
       setBringing(undefined);
     }
   };

@@ -61,7 +61,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
       {Number.isFinite(path.tightest.radius) && (
         <text
           x={tightestAt + (isLate ? -6 : 6)}
-          y={Math.max(y(tightness[Math.round(path.tightest.station / step)]!) + 9, 16)}
+          y={Math.max(y(tightness[Math.round(path.tightest.station / step)]!) + 9, 24)}
           textAnchor={isLate ? 'end' : 'start'}
           fontSize={11}
           fill="var(--mui-palette-text-secondary)"

@@ -86,7 +86,12 @@ function RunRow({ run, isSelected }: { run: Run; isSelected: boolean }) {
         <Box
           component="span"
           className="length"
-          sx={{ color: 'text.secondary', fontWeight: 400, mr: 4, visibility: run.visible ? 'visible' : 'hidden' }}
+          sx={{
+            color: isSelected ? 'text.primary' : 'text.secondary',
+            fontWeight: 400,
+            mr: 4,
+            visibility: run.visible ? 'visible' : 'hidden',
+          }}
         >
           {result ? metres(result.view.laying.reach.to - result.view.laying.reach.from) : ''}
         </Box>
