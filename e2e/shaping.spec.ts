@@ -20,7 +20,7 @@ test('dragging a point moves the run under the pointer, and one undo takes it ba
   await expect.poll(() => pathLength(page)).toBe(after);
 });
 
-test('with Shift a point goes up and down, and in the side view it goes as seen', async ({ page }) => {
+test('with the Shift key held a point goes up and down, and in the side view it goes as seen', async ({ page }) => {
   await openDemo(page);
   const from = await middleOf(page, 4);
   await page.mouse.move(from.x, from.y);

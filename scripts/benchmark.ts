@@ -110,7 +110,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const job = {
     ...JOB_DEFAULTS,
     laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const },
-    bending: { ...JOB_DEFAULTS.bending, slicing: { mode: 'off' as const } },
+    bending: { ...JOB_DEFAULTS.bending, slicing: { by: 'off' as const } },
   };
   const bend = () => {
     const plan = planRun({ table, segment, job, time: null, slices: new Map() });

@@ -11,7 +11,7 @@ export const JOB_DEFAULTS: RunJob = {
     turns: 0,
     gauge: 1,
     pastEnd: 'straightOn',
-    slicing: { mode: 'auto' },
+    slicing: { by: 'auto' },
     tolerance: null,
   },
   motion: { growth: 'stretchOut', seconds: 4 },

@@ -16,7 +16,7 @@ const circle = (R: number) => {
     true,
   );
 };
-const rows = (n: number): Partial<RunJob['bending']> => ({ slicing: { mode: 'rows', rows: n } });
+const rows = (n: number): Partial<RunJob['bending']> => ({ slicing: { by: 'rows', rows: n } });
 
 describe('a bent run', () => {
   // Pappus; A. W. Goodman & G. Goodman, Amer. Math. Monthly 76, 1969. Mesh: V m/(2 pi) sin(2 pi/m) sin(d)/d, d = 2 pi/n.
@@ -103,7 +103,7 @@ describe('a bent run', () => {
     const { mesh } = bentRun(
       segment,
       table,
-      jobOf({ bending: { frames: { rule: 'upright', up: [0, 1, 0] }, gauge, turns, slicing: { mode: 'off' } } }),
+      jobOf({ bending: { frames: { rule: 'upright', up: [0, 1, 0] }, gauge, turns, slicing: { by: 'off' } } }),
     );
     const factor = table.length / 5;
     const w = (2 * Math.PI * turns) / table.length;

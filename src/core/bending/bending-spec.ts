@@ -3,13 +3,13 @@ import { frameSpecSchema } from '../frames/registry';
 import { MAX_SLICES } from '../segment/plan-slices';
 
 /** How rows for bending are found. */
-export const slicingSpecSchema = z.discriminatedUnion('mode', [
+export const slicingSpecSchema = z.discriminatedUnion('by', [
   /** As many as the path asks for. */
-  z.strictObject({ mode: z.literal('auto') }),
+  z.strictObject({ by: z.literal('auto') }),
   /** A number of equal rows in every piece. */
-  z.strictObject({ mode: z.literal('rows'), rows: z.number().int().min(1).max(MAX_SLICES) }),
+  z.strictObject({ by: z.literal('rows'), rows: z.number().int().min(1).max(MAX_SLICES) }),
   /** The rows that the segment has. */
-  z.strictObject({ mode: z.literal('off') }),
+  z.strictObject({ by: z.literal('off') }),
 ]);
 
 export const PAST_THE_END = ['straightOn', 'trim'] as const;

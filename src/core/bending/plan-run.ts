@@ -73,8 +73,8 @@ interface SliceInput extends Omit<PlanInput, 'time'> {
 
 function slicedFor({ table, segment, job, bend, slices, single }: SliceInput): PreparedSegment {
   const { slicing } = job.bending;
-  if (slicing.mode === 'off') return segment;
-  if (slicing.mode === 'rows') return stored(slices, segment, evenPlanes(segment.length, slicing.rows), 0);
+  if (slicing.by === 'off') return segment;
+  if (slicing.by === 'rows') return stored(slices, segment, evenPlanes(segment.length, slicing.rows), 0);
   const offset = halfWidth(segment.box) * bend.gauge;
   const tolerance = bendTolerance(job.bending, halfWidth(segment.box));
   const asked = { offset, tolerance, twist: bend.rollPerMetre };

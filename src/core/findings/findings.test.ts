@@ -92,10 +92,10 @@ describe('findings', () => {
   });
 
   it('finds too few rows when slicing is off, and how close together they must be', () => {
-    const [finding] = find(bend(6), { job: { bending: { slicing: { mode: 'off' } } } });
+    const [finding] = find(bend(6), { job: { bending: { slicing: { by: 'off' } } } });
     expect(finding).toMatchObject({ check: 'tooFewRows', remedy: { kind: 'sliceAsNeeded' } });
     expect(finding!.facts.row).toBeGreaterThan(finding!.facts.needed!);
-    expect(find(bend(6), { job: { bending: { slicing: { mode: 'rows', rows: 64 } } } })).toEqual([]);
+    expect(find(bend(6), { job: { bending: { slicing: { by: 'rows', rows: 64 } } } })).toEqual([]);
   });
 
   it('finds runs that end before or after their reach, but not when the end is trimmed', () => {

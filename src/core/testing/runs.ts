@@ -39,7 +39,7 @@ export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {})
       turns: 0,
       gauge: 1,
       pastEnd: 'straightOn',
-      slicing: { mode: 'auto' },
+      slicing: { by: 'auto' },
       tolerance: null,
       ...change.bending,
     },

@@ -14,7 +14,7 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
     case 'setLayingRule':
       return setStep(project, runId, 'laying', { rule: remedy.rule });
     case 'sliceAsNeeded':
-      return setStep(project, runId, 'bending', { slicing: { mode: 'auto' } });
+      return setStep(project, runId, 'bending', { slicing: { by: 'auto' } });
     case 'setFrameRule':
       return setStep(project, runId, 'bending', { frames: { ...run.bending.frames, rule: remedy.rule } });
     case 'prepare':

@@ -78,7 +78,7 @@ describe('applyRemedy', () => {
     expect(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' })).laying.rule).toBe(
       'fillGaps',
     );
-    expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ mode: 'auto' });
+    expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ by: 'auto' });
     expect(
       run(applyRemedy(project, 'causeway', { kind: 'setFrameRule', rule: 'leastTwist' })).bending.frames.rule,
     ).toBe('leastTwist');

@@ -81,7 +81,7 @@ export function ShelfDialog() {
         />
         <Box
           component="ul"
-          sx={{ listStyle: 'none', m: 0, p: 0, border: '1px solid', borderColor: 'divider', borderRadius: 2 }}
+          sx={{ listStyle: 'none', m: 0, p: 0, border: '1px solid', borderColor: 'divider', borderRadius: 1 }}
         >
           {items.map((item) => (
             <ShelfRow

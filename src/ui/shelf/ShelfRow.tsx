@@ -14,7 +14,7 @@ export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: b
   const buttons = [
     { label: 'Download', act: () => actions.download(item.id), Icon: FileDownloadOutlined },
     { label: 'Duplicate', act: () => actions.duplicate(item.id), Icon: ContentCopyOutlined },
-    ...(isOpen ? [] : [{ label: 'Delete', act: () => actions.remove(item), Icon: DeleteOutlineRounded }]),
+    { label: 'Delete', act: () => actions.remove(item), Icon: DeleteOutlineRounded },
   ];
   const saved = new Date(item.savedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
   return (

@@ -3,7 +3,7 @@ import { closeSnackbar, enqueueSnackbar, type SnackbarKey } from 'notistack';
 import { createElement, useCallback, useEffect, useState } from 'react';
 import { problemWords } from '../../engine/problem-words';
 import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
-import { assetIdsOf } from '../../project/schema';
+import { assetIdsOf, emptyProject } from '../../project/schema';
 import { loadAssets, saveAsset } from '../../project/storage/assets';
 import {
   createProject,
@@ -66,7 +66,12 @@ export function useShelf(): { items: readonly ShelfItem[]; actions: ShelfActions
       await refresh();
     },
     async remove({ id, name }) {
+      await keeper.flush();
       const stored = await loadProject(id);
+      if (id === session.getState().projectId) {
+        const next = items.find((item) => item.id !== id);
+        await (next ? keeper.open(next.id) : keeper.create(emptyProject('Untitled')));
+      }
       await deleteProject(id);
       await refresh();
       const takeBack = async (key: SnackbarKey) => {

@@ -74,15 +74,15 @@ export function BendingStep({ run, result }: StepProps) {
         />
         <ChoiceField
           label="Slices"
-          value={slicing.mode}
+          value={slicing.by}
           choices={[
             { value: 'auto', label: 'as the path needs' },
             { value: 'rows', label: 'a number of rows' },
             { value: 'off', label: 'none' },
           ]}
-          onChange={(mode) => set({ slicing: mode === 'rows' ? { mode, rows: 16 } : { mode } })}
+          onChange={(by) => set({ slicing: by === 'rows' ? { by, rows: 16 } : { by } })}
         />
-        {slicing.mode === 'rows' && (
+        {slicing.by === 'rows' && (
           <NumberField
             label="Rows in a piece"
             quantity="plain"
@@ -90,7 +90,7 @@ export function BendingStep({ run, result }: StepProps) {
             min={1}
             max={4096}
             value={slicing.rows}
-            onChange={(rows) => set({ slicing: { mode: 'rows', rows: Math.round(rows) } })}
+            onChange={(rows) => set({ slicing: { by: 'rows', rows: Math.round(rows) } })}
           />
         )}
         <NumberField

@@ -11,7 +11,7 @@ export const tooFewRows = defineCheck({
   kind: 'tooFewRows',
   find({ table, segment, job, laying }) {
     const { slicing, gauge, turns } = job.bending;
-    if (slicing.mode === 'auto') return [];
+    if (slicing.by === 'auto') return [];
     const half = halfWidth(segment.box);
     const { from, to } = laying.reach;
     const bend = {
@@ -20,7 +20,7 @@ export const tooFewRows = defineCheck({
       twist: (2 * Math.PI * turns) / (to - from),
     };
     const own = ownRow(segment);
-    const inSegment = slicing.mode === 'rows' ? Math.min(own, segment.length / slicing.rows) : own;
+    const inSegment = slicing.by === 'rows' ? Math.min(own, segment.length / slicing.rows) : own;
     const row = inSegment * laying.stretch;
     let worst = { needed: Infinity, from: 0, to: 0 };
     for (const { station, length } of laying.placements) {
