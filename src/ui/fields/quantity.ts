@@ -17,7 +17,7 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
     digits: 3,
   },
   angle: { units: { '°': DEGREE, deg: DEGREE, rad: 1, turn: 2 * Math.PI, turns: 2 * Math.PI }, shown: '°', digits: 2 },
-  time: { units: { ms: 0.001, s: 1, min: 60 }, shown: 's', digits: 2 },
+  time: { units: { ms: 0.001, s: 1, min: 60 }, shown: 's', digits: 3 },
   plain: { units: {}, shown: '', digits: 4 },
 };
 
@@ -33,14 +33,18 @@ export function readQuantity(text: string, name: QuantityName): number | undefin
   const pattern = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°"']*)\s*/gy;
   let sum = 0;
   let end = 0;
+  let count = 0;
+  let bare = 0;
   for (let match = pattern.exec(body); match; match = pattern.exec(body)) {
+    count++;
+    if (match[2] === '') bare++;
     const unit = match[2] === '' ? shown : match[2]!;
     const factor = unit === '' ? 1 : units[unit];
     if (factor === undefined) return undefined;
     sum += Number(match[1]) * factor;
     end = pattern.lastIndex;
   }
-  if (end === 0 || end !== body.length || !Number.isFinite(sum)) return undefined;
+  if (end === 0 || end !== body.length || !Number.isFinite(sum) || (count > 1 && bare > 0)) return undefined;
   return isNegative ? -sum : sum;
 }
 

@@ -1,0 +1,81 @@
+import { unwrap } from '../core/testing/runs';
+import { setStep } from '../project/commands/runs';
+import { movePoint } from '../project/commands/paths';
+import { saltgrassLanding } from '../project/samples';
+import type { Project } from '../project/schema';
+import { loadFrom } from './bake';
+import { Deriver, sourceOf } from './derive';
+import { Recent } from './recent';
+import { buildRunView, SegmentNumbers, transferables, type Held } from './run-view';
+
+const NOTHING: Held = { topologyKey: undefined, surfaceKey: undefined };
+const deriver = new Deriver(loadFrom(new Map()));
+const numbers = new SegmentNumbers('a:');
+const view = async (project: Project, held = NOTHING, time: number | null = null) => {
+  const derived = unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0]!)), time));
+  return buildRunView(derived, held, numbers);
+};
+
+describe('buildRunView', () => {
+  it('sends topology and materials once, and again only when they have changed', async () => {
+    const first = await view(saltgrassLanding());
+    expect(first.topology!.indices.length / 3).toBe(first.triangles);
+    expect(first.surface!.materials.length).toBeGreaterThan(2);
+    const held = { topologyKey: first.topologyKey, surfaceKey: first.surfaceKey };
+    const nudged = await view(movePoint(saltgrassLanding(), 'causeway-line', 0, [-43.5, 0, 8.01]), held);
+    expect(nudged.topology).toBeUndefined();
+    expect(nudged.surface).toBeUndefined();
+    expect(nudged.positions).not.toEqual(first.positions);
+    const fewer = await view(setStep(saltgrassLanding(), 'causeway', 'laying', { rule: 'byCount', count: 5 }), held);
+    expect(fewer.topology).toBeDefined();
+    expect(fewer.surface).toBeUndefined();
+  });
+
+  it('never takes another worker’s numbers for its own', async () => {
+    const first = await view(saltgrassLanding());
+    const derived = unwrap(
+      await deriver.derive(unwrap(sourceOf(saltgrassLanding(), saltgrassLanding().runs[0]!)), null),
+    );
+    const held = { topologyKey: first.topologyKey, surfaceKey: first.surfaceKey };
+    expect(buildRunView(derived, held, new SegmentNumbers('b:')).topology).toBeDefined();
+  });
+
+  it('says what every laying rule would come to', async () => {
+    const { choices } = await view(saltgrassLanding());
+    expect(choices.fillStretch).toMatchObject({ count: 32, remainder: 0 });
+    expect(choices.fillGaps).toMatchObject({ count: 32, stretch: 1 });
+    expect(choices.byCount!.remainder).toBeGreaterThan(80);
+    expect(choices.onePiece!.stretch).toBeCloseTo(128.27 / 4, 1);
+  });
+
+  it('samples the path evenly, with tightness below 1 where nothing folds over', async () => {
+    const { path } = await view(saltgrassLanding());
+    const count = path.line.length / 3;
+    expect(path.curvature).toHaveLength(count);
+    expect((count - 1) * path.step).toBeCloseTo(path.length, 9);
+    expect(Math.max(...path.tightness)).toBeLessThan(1);
+    expect(1 / Math.max(...path.curvature)).toBeCloseTo(path.tightest.radius, 4);
+  });
+
+  it('hands over each buffer once', async () => {
+    const buffers = transferables(await view(saltgrassLanding()));
+    expect(new Set(buffers).size).toBe(buffers.length);
+  });
+
+  it('is empty before anything has grown, and whole at the end', async () => {
+    expect((await view(saltgrassLanding(), NOTHING, 0)).positions).toHaveLength(0);
+    const whole = await view(saltgrassLanding());
+    expect((await view(saltgrassLanding(), NOTHING, 4)).positions).toEqual(whole.positions);
+  });
+});
+
+describe('Recent', () => {
+  it('keeps what was asked for last and makes the rest again', () => {
+    const recent = new Recent<number>(2);
+    let made = 0;
+    const get = (key: string) => recent.get(key, () => ++made);
+    expect([get('a'), get('b'), get('a'), get('c'), get('a'), get('b')]).toEqual([1, 2, 1, 3, 1, 4]);
+    recent.drop('a');
+    expect(get('a')).toBe(5);
+  });
+});

@@ -1,0 +1,40 @@
+import { checks } from '../../core/findings/checks';
+import type { Finding } from '../../core/findings/finding';
+import { findingWords } from './finding-words';
+
+const FACTS = {
+  radius: 2.9,
+  needed: 3.4,
+  row: 1,
+  remainder: 2,
+  point: 1,
+  asked: 5,
+  used: 2,
+  length: 3,
+  offset: 30,
+  size: 1800,
+  unit: 0.001,
+};
+
+describe('findingWords', () => {
+  it.each(Object.keys(checks))('has a title, an amount and a remedy for %s', (check) => {
+    const { title, text, remedy } = findingWords({ check, facts: FACTS, at: { from: 40, to: 42, station: 41.2 } });
+    expect(title).not.toBe(check);
+    expect(text).toMatch(/\d/);
+    expect(remedy).toBeDefined();
+  });
+
+  it('names place, amount and remedy the way a maker would', () => {
+    const finding: Finding = {
+      check: 'foldingOver',
+      at: { from: 40, to: 42, station: 41.2 },
+      facts: { radius: 2.9, needed: 3.4 },
+      remedy: { kind: 'roundBend', station: 41.2, radius: 3.6 },
+    };
+    expect(findingWords(finding)).toEqual({
+      title: 'Tighter than the segment can bear',
+      text: 'Radius 2.9 m at station 41.20 m; the inner side needs 3.4 m.',
+      remedy: 'Round the bend to 3.6 m',
+    });
+  });
+});

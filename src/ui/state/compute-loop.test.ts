@@ -1,0 +1,102 @@
+import { unwrap } from '../../core/testing/runs';
+import { loadFrom } from '../../engine/bake';
+import { Crashed, type ComputeClient } from '../../engine/compute-client';
+import { Deriver, type RunSource } from '../../engine/derive';
+import { buildRunView, SegmentNumbers, type Held } from '../../engine/run-view';
+import { ok } from '../../core/math/result';
+import { deletePoint, movePoint } from '../../project/commands/paths';
+import { changeRun, deleteRun } from '../../project/commands/runs';
+import { saltgrassLanding } from '../../project/samples';
+import { ComputeLoop } from './compute-loop';
+import { createDocumentStore } from './document-store';
+import { createResultsStore } from './results-store';
+import { createSessionStore } from './session-store';
+
+/** The loop with the computation in this process; `crashes` calls fail first. */
+function start({ crashes = 0 } = {}) {
+  const document = createDocumentStore();
+  const session = createSessionStore();
+  const results = createResultsStore();
+  document.getState().open(deleteRun(saltgrassLanding(), 'kerb-drain-run'));
+  const deriver = new Deriver(loadFrom(new Map()));
+  const numbers = new SegmentNumbers('test:');
+  const calls: number[] = [];
+  let left = crashes;
+  const api = {
+    async view(source: RunSource, time: number | null, held: Held) {
+      calls.push(source.curve.points[3]?.position[0] ?? NaN);
+      await new Promise((done) => setTimeout(done, 5));
+      if (left-- > 0) throw new Crashed('gone');
+      const derived = await deriver.derive(source, time);
+      return derived.ok ? ok(buildRunView(unwrap(derived), held, numbers)) : derived;
+    },
+  };
+  const client = { call: (work: (a: typeof api) => Promise<unknown>) => work(api) } as unknown as ComputeClient;
+  let told = 0;
+  const loop = new ComputeLoop({ document, session, results }, client, () => told++);
+  const idle = async () => {
+    do await new Promise((done) => setTimeout(done, 20));
+    while (results.getState().busy.size > 0);
+  };
+  return { document, session, results, calls, loop, idle, told: () => told };
+}
+
+describe('ComputeLoop', () => {
+  it('asks once at first, and for the newest state only after many edits', async () => {
+    const { document, results, calls, loop, idle } = start();
+    for (let x = 1; x <= 20; x++) document.getState().edit((p) => movePoint(p, 'causeway-line', 3, [x, 0.5, 11]));
+    await idle();
+    expect(calls.length).toBeLessThanOrEqual(2);
+    expect(calls[calls.length - 1]).toBe(20);
+    expect(results.getState().results.get('causeway')!.view.laying.placements.length).toBeGreaterThan(20);
+    loop.close();
+  });
+
+  it('does not ask again for what did not change', async () => {
+    const { document, calls, idle, loop } = start();
+    await idle();
+    const before = calls.length;
+    document.getState().edit((p) => changeRun(p, 'causeway', { name: 'Renamed' }));
+    await idle();
+    expect(calls).toHaveLength(before);
+    loop.close();
+  });
+
+  it('keeps the last good result and tells the problem when the newest state cannot be laid', async () => {
+    const { document, results, idle, loop } = start();
+    await idle();
+    for (let i = 0; i < 7; i++) document.getState().edit((p) => deletePoint(p, 'causeway-line', 0));
+    await idle();
+    expect(results.getState().problems.get('causeway')).toMatchObject([{ code: 'curve.too-few-points' }]);
+    expect(results.getState().results.has('causeway')).toBe(true);
+    document.temporal.getState().undo();
+    await idle();
+    expect(results.getState().problems.size).toBe(0);
+    loop.close();
+  });
+
+  it('tries once more after a crash, and then waits for the next edit', async () => {
+    const once = start({ crashes: 1 });
+    await once.idle();
+    expect(once.told()).toBe(1);
+    expect(once.results.getState().results.size).toBe(1);
+    once.loop.close();
+    const twice = start({ crashes: 2 });
+    await twice.idle();
+    expect(twice.told()).toBe(2);
+    expect(twice.results.getState().problems.get('causeway')).toMatchObject([{ code: 'worker.crashed' }]);
+    twice.document.getState().edit((p) => movePoint(p, 'causeway-line', 3, [5, 0.5, 11]));
+    await twice.idle();
+    expect(twice.results.getState().problems.size).toBe(0);
+    twice.loop.close();
+  });
+
+  it('forgets runs that are gone', async () => {
+    const { document, results, idle, loop } = start();
+    await idle();
+    document.getState().edit((p) => deleteRun(p, 'causeway'));
+    await idle();
+    expect(results.getState().results.size).toBe(0);
+    loop.close();
+  });
+});
