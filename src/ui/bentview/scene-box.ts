@@ -13,25 +13,14 @@ export interface SceneBox {
 
 const EMPTY_SCENE: SceneBox = { min: [-8, 0, -5], max: [8, 1, 5] };
 
-/** The box round some runs: their meshes, and their paths where nothing has grown yet. */
+/** The box round some runs, grown or not: where their paths lead their segments, and what is there of their meshes. */
 export function sceneBox(results: readonly RunResult[]): SceneBox {
-  const min = [Infinity, Infinity, Infinity];
-  const max = [-Infinity, -Infinity, -Infinity];
-  for (const { view } of results) {
-    for (const corner of [view.box.min, view.box.max]) {
-      for (let c = 0; c < 3; c++) {
-        if (!Number.isFinite(corner[c]!)) continue;
-        min[c] = Math.min(min[c]!, corner[c]!);
-        max[c] = Math.max(max[c]!, corner[c]!);
-      }
-    }
-    const { line } = view.path;
-    for (let i = 0; i < line.length; i++) {
-      min[i % 3] = Math.min(min[i % 3]!, line[i]!);
-      max[i % 3] = Math.max(max[i % 3]!, line[i]!);
-    }
-  }
-  return min[0]! <= max[0]! ? { min: min as unknown as Vec3, max: max as unknown as Vec3 } : EMPTY_SCENE;
+  const places = framePlaces(results);
+  for (const { view } of results) if (view.positions.length > 0) places.push(view.box.min, view.box.max);
+  const extreme = (pick: (...values: number[]) => number, c: number) =>
+    places.reduce((v, p) => pick(v, p[c]!), places[0]![c]!);
+  const all = (pick: (...values: number[]) => number): Vec3 => [extreme(pick, 0), extreme(pick, 1), extreme(pick, 2)];
+  return { min: all(Math.min), max: all(Math.max) };
 }
 
 export function boundingSphere({ min, max }: SceneBox): Sphere {
