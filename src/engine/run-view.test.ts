@@ -60,6 +60,10 @@ describe('buildRunView', () => {
   it('hands over each buffer once', async () => {
     const buffers = transferables(await view(saltgrassLanding()));
     expect(new Set(buffers).size).toBe(buffers.length);
+    // A run of one piece as well, without taking the segment's own arrays away.
+    const single = setStep(saltgrassLanding(), 'causeway', 'laying', { rule: 'onePiece' });
+    structuredClone(0, { transfer: transferables(await view(single)) });
+    expect((await view(single)).topology!.indices.length).toBeGreaterThan(0);
   });
 
   it('is empty before anything has grown, and whole at the end', async () => {

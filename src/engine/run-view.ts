@@ -1,4 +1,5 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
+import type { RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
 import { tightnessAt } from '../core/findings/checks/folding-over';
 import { FRAME_STRIDE } from '../core/frames/frame-table';
@@ -103,7 +104,7 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
   return {
     ...bent,
     topologyKey,
-    ...(held.topologyKey !== topologyKey && { topology: buildTopology(plan) }),
+    ...(held.topologyKey !== topologyKey && { topology: ownTopology(plan) }),
     surfaceKey: ready.key,
     ...(held.surfaceKey !== ready.key && { surface: { materials: mesh.materials, images: mesh.images } }),
     box: boxOf(bent.positions),
@@ -132,6 +133,13 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
       triangles: mesh.indices.length / 3,
     },
   };
+}
+
+/** A topology that may be handed over: a single piece's is still the segment's. */
+function ownTopology(plan: RunPlan): Topology {
+  const topology = buildTopology(plan);
+  if (plan.pieces.length !== 1) return topology;
+  return { ...topology, uvs: topology.uvs.slice(), indices: topology.indices.slice() };
 }
 
 /** The buffers of a view that may be handed over instead of copied. */

@@ -9,8 +9,15 @@ export type Topology = Pick<Mesh, 'uvs' | 'indices' | 'parts'>;
 /** Called between pieces with the share done, 0 to 1; may throw to stop the work. */
 export type OnProgress = (share: number) => void;
 
-/** Indices by part and texture coordinates of all pieces, one after the other. */
+/**
+ * Indices by part and texture coordinates of all pieces, one after the other. Of a single piece they are the segment's own
+ * arrays: to be read, and copied before they are handed over.
+ */
 export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
+  if (pieces.length === 1) {
+    const { uvs, indices, parts } = pieces[0]!.segment.mesh;
+    return { uvs, indices, parts };
+  }
   const uvs = new Float32Array(vertexCount * 2);
   const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;

@@ -31,9 +31,9 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   const h10 = t * q * q * step;
   const h01 = t * t * (3 - 2 * t);
   const h11 = -t * t * q * step;
-  for (let c = 0; c < 3; c++) {
-    out[at + c] = h00 * frames[a + c]! + h10 * frames[a + 3 + c]! + h01 * frames[b + c]! + h11 * frames[b + 3 + c]!;
-  }
+  out[at] = h00 * frames[a]! + h10 * frames[a + 3]! + h01 * frames[b]! + h11 * frames[b + 3]!;
+  out[at + 1] = h00 * frames[a + 1]! + h10 * frames[a + 4]! + h01 * frames[b + 1]! + h11 * frames[b + 4]!;
+  out[at + 2] = h00 * frames[a + 2]! + h10 * frames[a + 5]! + h01 * frames[b + 2]! + h11 * frames[b + 5]!;
   const fx0 = q * frames[a + 3]! + t * frames[b + 3]!;
   const fy0 = q * frames[a + 4]! + t * frames[b + 4]!;
   const fz0 = q * frames[a + 5]! + t * frames[b + 5]!;
@@ -61,5 +61,9 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   out[at + 9] = fy * uz - fz * uy;
   out[at + 10] = fz * ux - fx * uz;
   out[at + 11] = fx * uy - fy * ux;
-  for (let k = CURVATURE; k <= TWIST; k++) out[at + k] = q * frames[a + k]! + t * frames[b + k]!;
+  // Curvature and twist, fields 12 to 15; written out, as all of this, because a run asks for every row.
+  out[at + 12] = q * frames[a + 12]! + t * frames[b + 12]!;
+  out[at + 13] = q * frames[a + 13]! + t * frames[b + 13]!;
+  out[at + 14] = q * frames[a + 14]! + t * frames[b + 14]!;
+  out[at + 15] = q * frames[a + 15]! + t * frames[b + 15]!;
 }

@@ -16,6 +16,7 @@ export function RollLane({
   const end = roll + 2 * Math.PI * turns;
   const most = Math.max(Math.abs(roll), Math.abs(end), Math.PI / 18);
   const y = (angle: number) => 13 - (angle / most) * 9;
+  const labelAt = (line: number) => (line < 12 ? line + 13 : line - 4); // inside the lane
   return (
     <g>
       <line x1={x(reach.from)} x2={x(reach.to)} y1={13} y2={13} stroke="var(--mui-palette-divider)" />
@@ -27,10 +28,16 @@ export function RollLane({
         stroke="var(--mui-palette-tokens-sky)"
         strokeWidth={1.5}
       />
-      <text x={x(reach.from) + 4} y={y(roll) - 4} fontSize={11} fill="var(--mui-palette-text-secondary)">
+      <text x={x(reach.from) + 4} y={labelAt(y(roll))} fontSize={11} fill="var(--mui-palette-text-secondary)">
         {degrees(roll)}
       </text>
-      <text x={x(reach.to) - 4} y={y(end) - 4} textAnchor="end" fontSize={11} fill="var(--mui-palette-text-secondary)">
+      <text
+        x={x(reach.to) - 4}
+        y={labelAt(y(end))}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--mui-palette-text-secondary)"
+      >
         {degrees(end)}
       </text>
     </g>
