@@ -84,6 +84,9 @@ test('the shelf makes, renames, duplicates, deletes and brings back projects', a
   const name = page.getByLabel('Name of this project');
   await name.fill('Landing at the very far end of the salt marsh, second survey of the whole causeway');
   await name.press('Enter');
+  const dialog = (await page.getByRole('dialog').boundingBox())!;
+  const button = (await page.getByRole('button', { name: /^Duplicate Landing/ }).boundingBox())!;
+  expect(button.x + button.width).toBeLessThan(dialog.x + dialog.width); // a long name pushes nothing out
   await page.getByRole('button', { name: /^Duplicate Landing/ }).click();
   await expect(page.getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: /^Delete .*\(copy\)$/ }).click();

@@ -40,7 +40,7 @@ export function ExportDialog() {
       <DialogTitle id="export-title" variant="h2">
         Export
       </DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 3 }}>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 3 }}>
         <Box role="radiogroup" aria-label="Format" sx={{ display: 'grid', gap: 1.5 }}>
           {WRITERS.map(({ kind, label, carries }) => (
             <OptionCard

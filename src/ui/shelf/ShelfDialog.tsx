@@ -28,7 +28,7 @@ export function ShelfDialog() {
       <DialogTitle id="shelf-title" variant="h2">
         Projects
       </DialogTitle>
-      <DialogContent sx={{ display: 'grid', gap: 4 }}>
+      <DialogContent sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 4 }}>
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
           <Button
             variant="outlined"
