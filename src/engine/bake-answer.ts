@@ -18,7 +18,7 @@ const querySchema = z.strictObject({
   frames: z.coerce.number().int().min(2).max(100_000).optional(),
 });
 
-/** Thrown from between two pieces when the time is up. */
+/** Thrown from the middle of the work when the time is up. */
 class TimeUp extends Error {}
 
 /**

@@ -8,7 +8,7 @@ import { encodeProjectFile } from '../project/project-file';
 import { saltgrassLanding } from '../project/samples';
 import { emptyProject, type Project } from '../project/schema';
 import { answerBake } from './bake-answer';
-import { bakeFiles, bakeProject, loadFrom } from './bake';
+import { BENDING_SHARE, bakeFiles, bakeProject, loadFrom } from './bake';
 import { bringMesh } from './bring-mesh';
 import { Deriver } from './derive';
 import { problemWords } from './problem-words';
@@ -40,6 +40,17 @@ describe('bakeProject', () => {
       [1, 2].map(async () => unwrap(await bakeFiles(saltgrassLanding(), deriver(), 'glb', 'a')).files[0]!.bytes),
     );
     expect(Buffer.compare(a!, b!)).toBe(0);
+  });
+
+  it.each(['glb', 'obj', 'stl'])('tells how far it is, from bending to the end of writing (%s)', async (extension) => {
+    const shares: number[] = [];
+    const onProgress = (share: number) => shares.push(share);
+    const project = setStep(saltgrassLanding(), 'kerb-drain-run', 'bending', { slicing: { by: 'rows', rows: 2000 } });
+    await bakeFiles(project, deriver(), extension, 'a', { run: 'Kerb drain', onProgress });
+    expect(shares.length).toBeGreaterThan(2); // one piece, and yet not one step
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(Math.max(...shares)).toBeLessThanOrEqual(1);
+    expect(shares.some((share) => share > BENDING_SHARE)).toBe(true);
   });
 
   it('reports turns as twist, evenly', async () => {

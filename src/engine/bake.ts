@@ -1,4 +1,5 @@
-import { buildRunMesh, type OnProgress } from '../core/bending/build-run';
+import { buildRunMesh } from '../core/bending/build-run';
+import { partOf, type OnProgress } from '../core/math/progress';
 import { fail, ok, type Result } from '../core/math/result';
 import type { NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
@@ -63,6 +64,9 @@ export async function bakeProject(
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
 
+/** How much of a bake is bending, for its progress: writing takes longer. */
+export const BENDING_SHARE = 0.3;
+
 /** Bakes and writes a file. Problems: `format.unknown`, and those of {@link bakeProject}. */
 export async function bakeFiles(
   project: Project,
@@ -73,7 +77,9 @@ export async function bakeFiles(
 ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>> {
   const writer = writerFor(extension);
   if (!writer?.write) return fail('format.unknown', { extension });
-  const baked = await bakeProject(project, deriver, options);
+  const onProgress = partOf(options.onProgress, 0, BENDING_SHARE);
+  const baked = await bakeProject(project, deriver, { ...options, ...(onProgress && { onProgress }) });
   if (!baked.ok) return baked;
-  return ok({ files: await writer.write(baked.value.scene, name), reports: baked.value.reports });
+  const { scene, reports } = baked.value;
+  return ok({ files: await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1)), reports });
 }

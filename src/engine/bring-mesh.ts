@@ -1,10 +1,11 @@
+import type { OnProgress } from '../core/math/progress';
 import { ok, type Result } from '../core/math/result';
 import { boxOf } from '../core/mesh/box';
 import { buildDocument } from '../formats/gltf-build';
 import { buildGltfIo } from '../formats/gltf-io';
 import type { NamedBytes } from '../formats/format';
 import { extensionOf, readMesh, READABLE_EXTENSIONS } from '../formats/registry';
-import type { BroughtMesh, OnShare } from './compute-api';
+import type { BroughtMesh } from './compute-api';
 
 /**
  * Reads a mesh file of any known format and turns it into the one in which the project keeps meshes: a GLB, named by the
@@ -12,14 +13,14 @@ import type { BroughtMesh, OnShare } from './compute-api';
  */
 export async function bringMesh(
   files: readonly NamedBytes[],
-  onShare: OnShare = () => {},
+  onProgress: OnProgress = () => {},
 ): Promise<Result<{ brought: BroughtMesh; bytes: Uint8Array }>> {
   const read = await readMesh(files);
   if (!read.ok) return read;
-  onShare(0.6);
+  onProgress(0.6);
   const mesh = read.value;
   const bytes = await buildGltfIo().writeBinary(buildDocument([{ name: 'Segment', mesh }]));
-  onShare(0.9);
+  onProgress(0.9);
   const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>);
   const asset = Array.from(new Uint8Array(digest), (b) => b.toString(16).padStart(2, '0')).join('');
   const fileName = (files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0])!.name;

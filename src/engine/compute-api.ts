@@ -1,4 +1,5 @@
 import type { Result } from '../core/math/result';
+import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { NamedBytes } from '../formats/format';
 import type { Project } from '../project/schema';
@@ -14,17 +15,15 @@ export interface BroughtMesh {
   readonly box: Box;
 }
 
-export type OnShare = (share: number) => void;
-
 /** What the computing worker does for the page. Brought meshes are found in the browser's storage. */
 export interface ComputeApi {
   view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
-  bring(files: readonly NamedBytes[], onShare: OnShare): Promise<Result<BroughtMesh>>;
+  bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,
     extension: string,
     name: string,
     options: { readonly run?: string | undefined; readonly time: number | null },
-    onShare: OnShare,
+    onProgress: OnProgress,
   ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>>;
 }

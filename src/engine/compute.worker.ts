@@ -22,14 +22,14 @@ const api: ComputeApi = {
     const view = buildRunView(derived.value, held, numbers);
     return transfer(ok(view, derived.warnings), transferables(view));
   },
-  async bring(files, onShare) {
-    const result = await bringMesh(files, onShare);
+  async bring(files, onProgress) {
+    const result = await bringMesh(files, onProgress);
     if (!result.ok) return result;
     await saveAsset(result.value.brought.asset, result.value.bytes);
     return ok(result.value.brought, result.warnings);
   },
-  bake: (project, extension, name, options, onShare) =>
-    bakeFiles(project, deriver, extension, name, { ...options, onProgress: onShare }),
+  bake: (project, extension, name, options, onProgress) =>
+    bakeFiles(project, deriver, extension, name, { ...options, onProgress }),
 };
 
 expose(api);

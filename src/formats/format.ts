@@ -1,4 +1,5 @@
 import type { Mesh } from '../core/mesh/mesh';
+import type { OnProgress } from '../core/math/progress';
 import type { Result } from '../core/math/result';
 
 /** A file's name and bytes. */
@@ -27,7 +28,7 @@ export interface MeshFormat<K extends string = string> {
   /** `files[0]` is the file itself, the rest lay beside it. All meshes are merged into one, by part. */
   read?(files: readonly NamedBytes[]): Promise<Result<Mesh>>;
   /** The first file is the main one and is called `name` with the format's extension. */
-  write?(scene: readonly NamedMesh[], name: string): Promise<readonly NamedBytes[]>;
+  write?(scene: readonly NamedMesh[], name: string, onProgress?: OnProgress): Promise<readonly NamedBytes[]>;
 }
 
 export const defineFormat = <K extends string>(format: MeshFormat<K>): MeshFormat<K> => format;

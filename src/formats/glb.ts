@@ -1,3 +1,4 @@
+import { partOf } from '../core/math/progress';
 import { fail, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
 import { defineFormat } from './format';
@@ -23,8 +24,9 @@ export const glb = defineFormat({
     const read = await attemptRead(name, () => buildGltfIo().readBinary(aligned));
     return read.ok ? mergeDocument(read.value) : read;
   },
-  async write(scene, name) {
-    return [{ name: `${name}.glb`, bytes: await buildGltfIo().writeBinary(buildDocument(scene)) }];
+  async write(scene, name, onProgress) {
+    const document = buildDocument(scene, partOf(onProgress, 0, 0.5));
+    return [{ name: `${name}.glb`, bytes: await buildGltfIo().writeBinary(document) }];
   },
 });
 

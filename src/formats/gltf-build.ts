@@ -1,14 +1,17 @@
 import { Document, type Texture } from '@gltf-transform/core';
 import { EXTTextureWebP } from '@gltf-transform/extensions';
+import type { OnProgress } from '../core/math/progress';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
 import type { NamedMesh } from './format';
 
 /** A glTF document with one node a run; parts become primitives with vertices of their own. */
-export function buildDocument(scene: readonly NamedMesh[]): Document {
+export function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgress): Document {
   const document = new Document();
   document.getRoot().getAsset().generator = 'Rattan';
   const buffer = document.createBuffer();
   const root = document.createScene('Scene');
+  const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
+  let done = 0;
   for (const { name, mesh } of scene) {
     const textures = mesh.images.map((image) => buildTexture(document, image));
     const materials = mesh.materials.map((material) => buildMaterial(document, material, textures));
@@ -32,6 +35,7 @@ export function buildDocument(scene: readonly NamedMesh[]): Document {
           .setMaterial(materials[part.material] ?? null)
           .setName(part.name),
       );
+      onProgress?.((done += part.count) / total);
     }
     root.addChild(document.createNode(name).setMesh(target));
   }

@@ -11,5 +11,5 @@ export const obj = defineFormat({
   sniff: (bytes) =>
     /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(new TextDecoder().decode(bytes.subarray(0, 2048))),
   read: async ([main, ...beside]) => readObj(main!, beside),
-  write: async (scene, name) => writeObj(scene, name),
+  write: async (scene, name, onProgress) => writeObj(scene, name, onProgress),
 });

@@ -10,7 +10,7 @@ export const stl = defineFormat({
   mime: 'model/stl',
   carries: 'Shape only, metres, z up for printing',
   /** Binary, little-endian; y up is turned to z up, as slicers and printers expect (common practice, no source). */
-  async write(scene, name) {
+  async write(scene, name, onProgress) {
     const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length / 3, 0);
     const bytes = new Uint8Array(HEADER + 4 + total * TRIANGLE);
     bytes.set(new TextEncoder().encode('Rattan, metres, z up').subarray(0, HEADER));
@@ -30,6 +30,7 @@ export const stl = defineFormat({
         writeNormal(view, at, corner);
         for (let k = 0; k < 9; k++) view.setFloat32(at + 12 + k * 4, corner[k]!, true);
         at += TRIANGLE;
+        if (i % 300_000 === 0) onProgress?.(at / bytes.length);
       }
     }
     return [{ name: `${name}.stl`, bytes }];

@@ -1,13 +1,11 @@
 import type { FrameTable } from '../frames/frame-table';
+import type { OnProgress } from '../math/progress';
 import type { Mesh, Part } from '../mesh/mesh';
 import { bendPiece } from './bend-piece';
 import type { RunPlan } from './plan-run';
 
 /** What of a run's mesh does not change while its pieces only move. */
 export type Topology = Pick<Mesh, 'uvs' | 'indices' | 'parts'>;
-
-/** Called between pieces with the share done, 0 to 1; may throw to stop the work. */
-export type OnProgress = (share: number) => void;
 
 /**
  * Indices by part and texture coordinates of all pieces, one after the other. Of a single piece they are the segment's own
