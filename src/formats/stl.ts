@@ -30,7 +30,7 @@ export const stl = defineFormat({
         writeNormal(view, at, corner);
         for (let k = 0; k < 9; k++) view.setFloat32(at + 12 + k * 4, corner[k]!, true);
         at += TRIANGLE;
-        if (i % 300_000 === 0) onProgress?.(at / bytes.length);
+        if (i % 60_000 === 0) onProgress?.(at / bytes.length);
       }
     }
     return [{ name: `${name}.stl`, bytes }];
