@@ -1,8 +1,9 @@
 import { curveFrom, helix, pathOf } from '../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
 import { isClosed } from '../mesh/is-closed';
+import type { Mesh } from '../mesh/mesh';
 import { area, volume } from '../mesh/measure';
-import { makeSegmentMesh } from '../segment/registry';
+import { makeSegmentMesh, type MakerSpec } from '../segment/registry';
 import { sliceSegment } from '../segment/slice';
 import { evenPlanes } from '../segment/plan-slices';
 import type { RunJob } from './run-spec';
@@ -32,9 +33,9 @@ describe('a bent run', () => {
         tableOf(circle(R), 'leastTwist', { intervals: n * 64 }),
         jobOf({ bending: rows(n) }),
       );
-      const caps = 2 * (m / 2) * r * r * Math.sin((2 * Math.PI) / m); // both ends, hidden where they meet
       expect(volume(mesh) / volumeWanted).toBeCloseTo(1, 6);
-      expect((area(mesh) - caps) / areaWanted).toBeCloseTo(1, 4);
+      expect(area(mesh) / areaWanted).toBeCloseTo(1, 4); // no walls where the ends meet
+      expect(isClosed(mesh)).toBe(true);
     },
   );
 
@@ -78,6 +79,58 @@ describe('a bent run', () => {
     expect(farthest(mesh.normals, segment.mesh.normals)).toBeLessThan(1e-6);
   });
 
+  it.each([
+    ['kerbedLane', 7],
+    ['kerbedLane', 32],
+    ['tube', 13],
+  ] as const)('of %s joins to the bit: the end of each of %d pieces is the start of the next', (kind, count) => {
+    const made = {
+      kerbedLane: { length: 4.1, laneWidth: 3.2, bankHeight: 0.9 },
+      tube: { length: 0.7, radius: 0.2, sides: 12 },
+    };
+    const segment = prepared(makeSegmentMesh({ kind, ...made[kind] } as MakerSpec));
+    const table = tableOf(helix(9, 0.4, 1.3), 'upright');
+    const job = jobOf({
+      laying: { rule: 'byCount', count },
+      bending: { turns: 0.3, slicing: { by: 'rows', rows: 3 } },
+    });
+    const { plan, mesh } = bentRun(segment, table, job);
+    const outline = (piece: number, x: number) => {
+      const { mesh: straight } = plan.pieces[piece]!.segment;
+      const base = plan.pieces.slice(0, piece).reduce((sum, p) => sum + p.segment.mesh.positions.length, 0);
+      const places = new Set<string>();
+      for (let i = 0; i < straight.positions.length; i += 3)
+        if (straight.positions[i] === x) places.add(mesh.positions.slice(base + i, base + i + 3).join());
+      return [...places].sort();
+    };
+    for (let piece = 0; piece + 1 < count; piece++)
+      expect(outline(piece + 1, 0)).toEqual(outline(piece, Math.fround(segment.length)));
+  });
+
+  it('has walls at its two ends only, and none where the gap keeps pieces apart or their ends differ', () => {
+    const plank = makeSegmentMesh({ kind: 'plank', length: 2, width: 1, thickness: 0.5 });
+    const tapered = {
+      ...plank,
+      positions: plank.positions.map((v, i) => (i % 3 === 1 && plank.positions[i - 1]! > 1 ? v / 2 : v)),
+    };
+    const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [6, 0, 0]])), 'upright'); // prettier-ignore
+    const run = (mesh: Mesh, gap: number) =>
+      bentRun(prepared(mesh), table, jobOf({ laying: { rule: 'byCount', count: 3, gap } })).mesh;
+    const walls = (mesh: Mesh) => {
+      const seen = new Set<number>();
+      for (let i = 0; i < mesh.indices.length; i += 3) {
+        const [a, b, c] = [0, 1, 2].map((k) => mesh.positions[mesh.indices[i + k]! * 3]!);
+        if (a === b && b === c) seen.add(a!);
+      }
+      return [...seen].sort((a, b) => a - b);
+    };
+    expect(walls(run(plank, 0))).toEqual([0, 6]);
+    expect(isClosed(run(plank, 0))).toBe(true);
+    expect(volume(run(plank, 0)) / volume(plank)).toBeCloseTo(3, 6);
+    expect(walls(run(plank, 0.5))).toEqual([0, 2, 2.5, 4.5, 5, 7]);
+    expect(walls(run(tapered, 0))).toEqual([0, 2, 4, 6]);
+  });
+
   it('is the same bytes every time', () => {
     const segment = prepared(makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 }));
     const path = compiled(
@@ -101,7 +154,7 @@ describe('a bent run', () => {
     );
     const table = tableOf(circle(R), 'upright', { intervals: 8192 });
     const { mesh } = bentRun(
-      segment,
+      { ...segment, endsMatch: false }, // keeps the end faces, whose normals count too
       table,
       jobOf({ bending: { frames: { rule: 'upright', up: [0, 1, 0] }, gauge, turns, slicing: { by: 'off' } } }),
     );

@@ -3,6 +3,7 @@ import { lay, type Laying } from '../laying/lay';
 import { fail, ok, type Result } from '../math/result';
 import { grownShare } from '../motion/growth';
 import { cutOff } from '../segment/cut-off';
+import { openEnds, type SegmentEnd } from '../segment/open-ends';
 import { adaptivePlanes, evenPlanes, MAX_SLICES, neededRow, usefulPlanes } from '../segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../segment/prepare';
 import { sliceSegment } from '../segment/slice';
@@ -48,16 +49,25 @@ export function planRun({ table, segment, job, time, slices }: PlanInput): Resul
   const { bending } = job;
   const end = from + (to - from) * share;
   const rollPerMetre = (2 * Math.PI * bending.turns) / (end - from);
+  const placed = laying.placements
+    .map(({ station, length }) => ({
+      start: from + (station - from) * share,
+      factor: (length * share) / segment.length,
+    }))
+    .filter(({ start }) => bending.pastEnd !== 'trim' || start < end * (1 - 1e-12));
+  const touch = laying.gap === 0 && segment.endsMatch;
+  const isRing = share === 1 && isClosedRing(laying, table, bending.turns);
+  const single = laying.placements.length === 1;
   const pieces: PlannedPiece[] = [];
   let vertexCount = 0;
-  for (const { station, length } of laying.placements) {
-    const start = from + (station - from) * share;
-    const factor = (length * share) / segment.length;
-    const isTrimmed = bending.pastEnd === 'trim' && start + factor * segment.length > end * (1 + 1e-12);
-    if (isTrimmed && start >= end * (1 - 1e-12)) continue;
+  for (const [i, { start, factor }] of placed.entries()) {
     const bend = { station: start, factor, gauge: bending.gauge, roll: bending.roll, rollFrom: from, rollPerMetre };
-    const sliced = slicedFor({ table, segment, job, bend, slices, single: laying.placements.length === 1 });
-    const worn = isTrimmed ? cutOff(sliced, (end - start) / factor) : sliced;
+    const ends: SegmentEnd[] = [];
+    if (touch && (i > 0 || isRing)) ends.push('start');
+    if (touch && (i + 1 < placed.length || isRing)) ends.push('end');
+    const isTrimmed = bending.pastEnd === 'trim' && start + factor * segment.length > end * (1 + 1e-12);
+    const sliced = slicedFor({ table, segment, job, bend, slices, single, ends: isTrimmed ? [] : ends });
+    const worn = isTrimmed ? openEnds(cutOff(sliced, (end - start) / factor), ends) : sliced;
     vertexCount += worn.mesh.positions.length / 3;
     if (vertexCount > MAX_RUN_VERTICES) return fail('run.too-large', { vertices: vertexCount, most: MAX_RUN_VERTICES });
     pieces.push({ segment: worn, bend });
@@ -65,16 +75,25 @@ export function planRun({ table, segment, job, time, slices }: PlanInput): Resul
   return ok({ laying, pieces, vertexCount });
 }
 
+/** Whether the last piece runs on into the first. */
+function isClosedRing({ reach, remainder }: Laying, table: FrameTable, turns: number): boolean {
+  const isAllRound = table.closed && reach.to - reach.from >= table.length * (1 - 1e-9);
+  return isAllRound && remainder === 0 && Number.isInteger(turns);
+}
+
 interface SliceInput extends Omit<PlanInput, 'time'> {
   readonly bend: Bend;
   /** The run is one piece: slices only where the path asks for them. Many pieces share a few even slicings instead. */
   readonly single: boolean;
+  /** Ends that a neighbour covers. */
+  readonly ends: readonly SegmentEnd[];
 }
 
-function slicedFor({ table, segment, job, bend, slices, single }: SliceInput): PreparedSegment {
+function slicedFor({ table, segment, job, bend, slices, single, ends }: SliceInput): PreparedSegment {
   const { slicing } = job.bending;
-  if (slicing.by === 'off') return segment;
-  if (slicing.by === 'rows') return stored(slices, segment, evenPlanes(segment.length, slicing.rows), 0);
+  const sliced = (planes: Float64Array, row: number) => stored(slices, segment, planes, row, ends);
+  if (slicing.by === 'off') return sliced(new Float64Array(), 0);
+  if (slicing.by === 'rows') return sliced(evenPlanes(segment.length, slicing.rows), 0);
   const offset = halfWidth(segment.box) * bend.gauge;
   const tolerance = bendTolerance(job.bending, halfWidth(segment.box));
   const asked = { offset, tolerance, twist: bend.rollPerMetre };
@@ -82,21 +101,27 @@ function slicedFor({ table, segment, job, bend, slices, single }: SliceInput): P
     neededRow(table, bend.station + bend.factor * x0, bend.station + bend.factor * x1, asked) / bend.factor;
   if (single) {
     const planes = adaptivePlanes(segment.length, rowAlong);
-    return sliceSegment(segment, planes);
+    return openEnds(sliceSegment(segment, planes), ends);
   }
   const row = rowAlong(0, segment.length);
   const wanted = Math.min(Math.ceil(segment.length / row - 1e-9), MAX_SLICES);
-  if (wanted <= 1) return segment;
+  if (wanted <= 1) return sliced(new Float64Array(), 0);
   const rows = 2 ** Math.ceil(Math.log2(wanted));
-  return stored(slices, segment, evenPlanes(segment.length, rows), row);
+  return sliced(evenPlanes(segment.length, rows), row);
 }
 
-function stored(slices: SliceStore, segment: PreparedSegment, planes: Float64Array, row: number): PreparedSegment {
-  const key = `${planes.length}:${row > 0 ? 'needed' : 'all'}`;
+function stored(
+  slices: SliceStore,
+  segment: PreparedSegment,
+  planes: Float64Array,
+  row: number,
+  ends: readonly SegmentEnd[],
+): PreparedSegment {
+  const key = `${planes.length}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
   let found = slices.get(key);
   if (!found) {
     const useful = row > 0 ? usefulPlanes(segment, planes, segment.length / (planes.length + 1)) : planes;
-    slices.set(key, (found = sliceSegment(segment, useful)));
+    slices.set(key, (found = openEnds(sliceSegment(segment, useful), ends)));
   }
   return found;
 }

@@ -2,9 +2,9 @@ import earcut from 'earcut';
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import { isClosed, placeOf } from '../mesh/is-closed';
 import type { Mesh, Part } from '../mesh/mesh';
-import { reorderVertices } from '../mesh/reorder';
-import { orderByX } from '../mesh/sort-by-x';
-import { findRows, type PreparedSegment } from './prepare';
+import { usedVertices } from '../mesh/used-vertices';
+import type { PreparedSegment } from './prepare';
+import { findRows } from './rows';
 import { sliceSegment } from './slice';
 
 /**
@@ -29,28 +29,8 @@ export function cutOff(segment: PreparedSegment, at: number): PreparedSegment {
     if (kept.length > start) parts.push({ ...part, start, count: kept.length - start });
   }
   const open: Mesh = { ...sliced.mesh, indices: Uint32Array.from(kept), parts };
-  const mesh = compact(isClosed(segment.mesh) ? closeAt(open, at, near) : open);
+  const mesh = usedVertices(isClosed(segment.mesh) ? closeAt(open, at, near) : open);
   return { ...segment, mesh, length: at, rows: findRows(mesh.positions, at) };
-}
-
-/** Drops vertices that no triangle uses, and sorts along x again. */
-function compact(mesh: Mesh): Mesh {
-  const used = new Uint8Array(mesh.positions.length / 3);
-  for (const v of mesh.indices) used[v] = 1;
-  const order = orderByX(mesh.positions);
-  // Unused vertices go last and are then left out.
-  const live = order.filter((v) => used[v] === 1);
-  const dead = order.filter((v) => used[v] === 0);
-  const all = new Uint32Array(order.length);
-  all.set(live);
-  all.set(dead, live.length);
-  const sorted = reorderVertices(mesh, all);
-  return {
-    ...sorted,
-    positions: sorted.positions.slice(0, live.length * 3),
-    normals: sorted.normals.slice(0, live.length * 3),
-    uvs: sorted.uvs.slice(0, live.length * 2),
-  };
 }
 
 interface Loop {

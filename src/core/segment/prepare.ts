@@ -1,11 +1,12 @@
 import { cross } from '../math/vec3';
 import { fail, ok, type Result } from '../math/result';
-import { SAME_ROW_RELATIVE } from '../math/tolerance';
 import { boxMiddle, boxOf, boxSize, type Box } from '../mesh/box';
 import type { Mesh } from '../mesh/mesh';
 import { reorderVertices } from '../mesh/reorder';
 import { orderByX } from '../mesh/sort-by-x';
 import { axisVector, findAxes, type ChosenAxes } from './find-axes';
+import { endsMatch } from './open-ends';
+import { findRows } from './rows';
 import type { PrepareSpec } from './segment-spec';
 
 /** A segment in segment space: +x forward from 0 to its natural length, vertices sorted along x. */
@@ -18,6 +19,8 @@ export interface PreparedSegment {
   /** First vertex of each row, and the vertex count at the end; vertices of a row share their x. */
   readonly rows: Uint32Array;
   readonly axes: ChosenAxes;
+  /** Pieces that touch cover each other's flat ends, so that those faces are never seen. */
+  readonly endsMatch: boolean;
   /** The mesh's own box in metres, before it was turned and moved. */
   readonly sourceBox: Box;
 }
@@ -57,29 +60,16 @@ export function prepareSegment(mesh: Mesh, spec: PrepareSpec): Result<PreparedSe
   const sorted = reorderVertices({ ...mesh, positions: turned, normals: turnedNormals }, orderByX(turned));
   const min = raw.min.map((v) => v * spec.unit) as [number, number, number];
   const max = raw.max.map((v) => v * spec.unit) as [number, number, number];
+  const rows = findRows(sorted.positions, size[0]);
   return ok({
     mesh: sorted,
     length: size[0],
     box: boxOf(sorted.positions),
-    rows: findRows(sorted.positions, size[0]),
+    rows,
+    endsMatch: endsMatch(sorted, rows),
     axes,
     sourceBox: { min, max },
   });
-}
-
-/** First vertex of each row of vertices that share their x, closed by the vertex count. `positions` sorted by x. */
-export function findRows(positions: Float32Array, length: number): Uint32Array {
-  const near = length * SAME_ROW_RELATIVE;
-  const rows: number[] = [];
-  let x = -Infinity;
-  for (let v = 0; v * 3 < positions.length; v++) {
-    if (positions[v * 3]! - x > near) {
-      rows.push(v);
-      x = positions[v * 3]!;
-    }
-  }
-  rows.push(positions.length / 3);
-  return Uint32Array.from(rows);
 }
 
 /** Greatest distance of the segment's surface from the path, square to it, metres. */

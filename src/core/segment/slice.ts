@@ -2,7 +2,8 @@ import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import type { Mesh, Part } from '../mesh/mesh';
 import { reorderVertices } from '../mesh/reorder';
 import { orderByX } from '../mesh/sort-by-x';
-import { findRows, type PreparedSegment } from './prepare';
+import type { PreparedSegment } from './prepare';
+import { findRows } from './rows';
 
 /** A triangle corner or cut on its way through {@link sliceMesh}. */
 interface Growing {

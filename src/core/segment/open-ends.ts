@@ -1,0 +1,58 @@
+import type { Mesh, Part } from '../mesh/mesh';
+import { usedVertices } from '../mesh/used-vertices';
+import type { PreparedSegment } from './prepare';
+import { findRows } from './rows';
+
+export type SegmentEnd = 'start' | 'end';
+
+/**
+ * Whether pieces that touch cover each other's flat ends: both ends are closed by faces across x with the same corners. Such faces
+ * are never seen where pieces meet.
+ */
+export function endsMatch(mesh: Mesh, rows: Uint32Array): boolean {
+  const [start, end] = [flatCorners(mesh, rows, 'start'), flatCorners(mesh, rows, 'end')];
+  return start.size > 0 && start.size === end.size && [...start].every((corner) => end.has(corner));
+}
+
+/** The segment without the faces that lie wholly in its first or last row. */
+export function openEnds(segment: PreparedSegment, ends: readonly SegmentEnd[]): PreparedSegment {
+  if (ends.length === 0) return segment;
+  const { mesh, rows } = segment;
+  const isFlat = ends.map((end) => flatTest(mesh, rows, end));
+  const kept = new Uint32Array(mesh.indices.length);
+  const parts: Part[] = [];
+  let at = 0;
+  for (const part of mesh.parts) {
+    const start = at;
+    for (let i = part.start; i < part.start + part.count; i += 3) {
+      if (isFlat.some((test) => test(i))) continue;
+      for (let k = 0; k < 3; k++) kept[at++] = mesh.indices[i + k]!;
+    }
+    if (at > start) parts.push({ ...part, start, count: at - start });
+  }
+  const opened = usedVertices({ ...mesh, indices: kept.slice(0, at), parts });
+  return { ...segment, mesh: opened, rows: findRows(opened.positions, segment.length) };
+}
+
+/** Tells whether the triangle whose corners start at `indices[i]` lies wholly in the row at that end. */
+function flatTest({ indices }: Mesh, rows: Uint32Array, end: SegmentEnd): (i: number) => boolean {
+  const [first, last] = end === 'start' ? [0, rows[1]!] : [rows[rows.length - 2]!, rows[rows.length - 1]!];
+  const isIn = (v: number) => v >= first && v < last;
+  return (i) => isIn(indices[i]!) && isIn(indices[i + 1]!) && isIn(indices[i + 2]!);
+}
+
+/** The corners of the flat faces at an end, to a ten-thousandth of the segment's length. */
+function flatCorners(mesh: Mesh, rows: Uint32Array, end: SegmentEnd): Set<string> {
+  const { positions, indices } = mesh;
+  const isFlat = flatTest(mesh, rows, end);
+  const grid = (positions[positions.length - 3]! - positions[0]!) * 1e-4;
+  const corners = new Set<string>();
+  for (let i = 0; i < indices.length; i += 3) {
+    if (!isFlat(i)) continue;
+    for (let k = 0; k < 3; k++) {
+      const v = indices[i + k]! * 3;
+      corners.add(`${Math.round(positions[v + 1]! / grid)},${Math.round(positions[v + 2]! / grid)}`);
+    }
+  }
+  return corners;
+}
