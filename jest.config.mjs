@@ -11,12 +11,15 @@ const esm = [
   'bezier-js',
   'earcut',
   'three-stdlib',
+  'manifold-3d',
 ];
 
 /** @type {import('jest').Config} */
 const config = {
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/cli/**/*.test.ts'],
+  // Exported to importing modules only.
+  moduleNameMapper: { '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },
   modulePathIgnorePatterns: ['<rootDir>/.next'],
   transform: {
     '^.+\\.(t|j|mj)sx?$': [

@@ -8,8 +8,9 @@ import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import type { FrameTable } from '../core/frames/frame-table';
 import { fail, ok, type Result } from '../core/math/result';
+import { resolveReach } from '../core/laying/lay';
 import type { Mesh } from '../core/mesh/mesh';
-import { makeSegmentMesh, type MakerSpec } from '../core/segment/registry';
+import { maker, makeSegment, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { halfWidth, prepareSegment, type PreparedSegment } from '../core/segment/prepare';
 import { buildSupport } from '../core/segment/support';
 import type { Project, Run, Segment } from '../project/schema';
@@ -59,7 +60,7 @@ export class Deriver {
 
   /** `time` in seconds; null = finished. Problems: those of the path, the segment and the laying. */
   async derive(source: RunSource, time: number | null): Promise<Result<DerivedRun>> {
-    const ready = await this.segment(source.segment);
+    const ready = await this.segment(this.#filled(source));
     if (!ready.ok) return ready;
     const { prepared, support, slices } = ready.value;
     const { job, curve } = source;
@@ -83,11 +84,21 @@ export class Deriver {
     return ok({ source, ready: ready.value, table: table.value, plan: plan.value, findings }, ready.warnings);
   }
 
+  /** A made segment that is to fill the path, made as long as the reach. */
+  #filled({ segment, curve, job }: RunSource): Pick<Segment, 'source' | 'prepare'> {
+    const { source } = segment;
+    const fill = source.from === 'maker' ? maker(source.spec.kind as MakerName).fill : undefined;
+    const arc = fill && this.arc(curve);
+    if (source.from !== 'maker' || !fill || !arc?.ok) return segment;
+    const { from, to } = resolveReach(job.laying, arc.value.length);
+    return { ...segment, source: { ...source, spec: fill(source.spec as MakerSpec, to - from) as MakerSpec } };
+  }
+
   segment({ source, prepare }: Pick<Segment, 'source' | 'prepare'>): Promise<Result<ReadySegment>> {
     const key = JSON.stringify([source, prepare]);
     return this.#segments.get(key, async () => {
       const mesh =
-        source.from === 'maker' ? ok(makeSegmentMesh(source.spec as MakerSpec)) : await this.#loadAsset(source.asset);
+        source.from === 'maker' ? makeSegment(source.spec as MakerSpec) : await this.#loadAsset(source.asset);
       if (!mesh.ok) {
         this.#segments.drop(key);
         return mesh;
@@ -99,15 +110,18 @@ export class Deriver {
     });
   }
 
-  table(curve: CurveSpec, job: RunJob, tolerance: number): Result<FrameTable> {
-    const curveKey = JSON.stringify(curve);
-    const arc = this.#arcs.get(curveKey, () => {
+  arc(curve: CurveSpec): Result<ArcTable> {
+    return this.#arcs.get(JSON.stringify(curve), () => {
       const compiled = compileCurve(curve);
       return compiled.ok ? ok(buildArcTable(compiled.value)) : compiled;
     });
+  }
+
+  table(curve: CurveSpec, job: RunJob, tolerance: number): Result<FrameTable> {
+    const arc = this.arc(curve);
     if (!arc.ok) return arc;
     const { frames } = job.bending;
-    const key = `${JSON.stringify([frames, tolerance])}${curveKey}`;
+    const key = `${JSON.stringify([frames, tolerance])}${JSON.stringify(curve)}`;
     return ok(this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance })));
   }
 }

@@ -3,6 +3,7 @@ import type { Problem } from '../core/math/result';
 type Facts = Problem['facts'];
 
 const count = (n: number | string | undefined): string => Number(n).toLocaleString('en');
+const metresText = (m: number | string | undefined): string => `${Number(Number(m).toPrecision(4))} m`;
 const megabytes = (bytes: number | string | undefined): string => `${Math.round(Number(bytes) / 1048576)} MB`;
 
 /** What is wrong, where, and what to do, for every problem code. */
@@ -11,6 +12,20 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `The path needs ${f.needed} points at different places and has ${f.given}. Draw more with the pen.`,
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,
+  'section.too-few-corners': (f) =>
+    `The cross-section needs ${f.needed} corners at different places and has ${f.given}. Move or add corners in step 1.`,
+  'rope.too-steep': (f) =>
+    `Strands this thick do not fit into a lay length of ${metresText(f.layLength)}: it must be more than ${metresText(f.needed)}. Lengthen the lay, or take thinner or fewer strands.`,
+  'rope.too-narrow': (f) =>
+    `A helix radius of ${metresText(f.helixRadius)} is too small for these strands: ${metresText(f.needed)} is the least. Widen it, or take thinner strands.`,
+  'bundle.too-tight': (f) =>
+    `${f.turns} turns are too many for cords this thick on this length; some ${f.needed} fit. Take fewer turns or a longer piece.`,
+  'turned.wall': (f) =>
+    `A wall of ${metresText(f.wall)} does not fit into a radius of ${metresText(f.radius)}. Make it thinner, or 0 for closed ends.`,
+  'link.too-wide': (f) =>
+    `The link is ${metresText(f.width)} wide inside and only ${metresText(f.pitch)} long. Make it longer or narrower.`,
+  'bucket.thick': (f) =>
+    `A plate of ${metresText(f.plate)} is too thick for a bucket of this size. Take an eighth of its least side at most.`,
   'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change From or To in step 3.',
   'laying.too-many': (f) =>
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,

@@ -6,6 +6,7 @@ import { SnackbarProvider } from 'notistack';
 import dynamic from 'next/dynamic';
 import { ExportDialog } from './export/ExportDialog';
 import { Header } from './header/Header';
+import { SectionDialog } from './segment/SectionDialog';
 import { ShelfDialog } from './shelf/ShelfDialog';
 import { AppProvider, useSession } from './state/app-context';
 import { Panes } from './Panes';
@@ -47,6 +48,7 @@ function Screen() {
       <Panes ticket={<Ticket />} bentView={<BentView />} straightView={<StraightView />} />
       {dialog === 'export' && <ExportDialog />}
       {dialog === 'shelf' && <ShelfDialog />}
+      {dialog === 'section' && <SectionDialog />}
     </Box>
   );
 }

@@ -10,6 +10,7 @@ export function useAppKeys(): void {
   useHotkeys('mod+z', () => past().undo(), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), { preventDefault: true });
   useHotkeys('home', () => session.getState().frame('all'));
+  useHotkeys('end', () => session.getState().frame('run'));
   useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool === 'pen' });
   useHotkeys('delete, backspace', () => {
     const { point, run: runId } = session.getState();

@@ -16,7 +16,7 @@ export interface Strip {
 
 /**
  * A closed outline carried along x. `outline[i]` to `outline[i + 1]` is `strips[i]`; the outline runs clockwise seen
- * along forward (right, down, left, up), so that the faces look out. Texture: u = metres along, v = metres round.
+ * along forward (right, down, left, up), so that the faces look out. Where `isOpen`, the last corner is not joined to the first. Texture: u = metres along, v = metres round.
  */
 export function extrudeOutline(
   outline: readonly SectionPoint[],
@@ -24,6 +24,7 @@ export function extrudeOutline(
   rows: readonly number[],
   materials: readonly Material[],
   capMaterial: number,
+  isOpen = false,
 ): Mesh {
   const n = outline.length;
   const builder = new MeshBuilder(materials);
@@ -39,12 +40,12 @@ export function extrudeOutline(
   };
   let round = 0;
   let shared: number[] | undefined;
-  for (let i = 0; i < n; i++) {
+  for (let i = 0; i < (isOpen ? n - 1 : n); i++) {
     const strip = strips[i]!;
     const [z0, y0] = outline[i]!;
     const [z1, y1] = outline[(i + 1) % n]!;
     const before = (i + n - 1) % n;
-    const na = strips[before]!.smoothToNext ? blend(before, i) : normals[i]!;
+    const na = strips[before]?.smoothToNext ? blend(before, i) : normals[i]!;
     const nb = strip.smoothToNext ? blend(i, (i + 1) % n) : normals[i]!;
     const end = round + Math.hypot(z1 - z0, y1 - y0);
     const onLeft = (x: number) => builder.vertex(x, y0, z0, 0, na[1], na[0], x, round);
@@ -70,7 +71,7 @@ export function extrudeOutline(
     }
     round = end;
   }
-  addCaps(builder, outline, rows, capMaterial);
+  if (!isOpen) addCaps(builder, outline, rows, capMaterial);
   return builder.build();
 }
 

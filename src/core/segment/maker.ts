@@ -1,25 +1,75 @@
 import type { z } from 'zod';
+import type { Problem } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
+import type { CrossSection } from './cross-section';
 
-/** A number of a maker as a form shows it. */
-export interface MakerField {
+interface FieldBase {
   readonly key: string;
   readonly label: string;
-  readonly unit: 'm' | 'count';
-  /** Smallest sensible change, in the unit. */
-  readonly step: number;
+  /** Whether the value counts with the others as they are; absent = always. */
+  readonly appliesTo?: (spec: Readonly<Record<string, unknown>>) => boolean;
 }
+
+/** A value of a maker as a form shows it. Angles are radians in the spec. */
+export type MakerField = FieldBase &
+  (
+    | { readonly input: 'number'; readonly unit: 'm' | 'count' | 'angle' | 'ratio'; readonly step: number }
+    | { readonly input: 'choice'; readonly choices: readonly { readonly value: string; readonly label: string }[] }
+    | { readonly input: 'switch' }
+  );
+
+/** Something worth knowing of what was made: metres, radians or a plain number. */
+export interface MakerFigure {
+  readonly label: string;
+  readonly value: number;
+  readonly unit: 'm' | 'angle' | 'plain';
+}
+
+/** What makers are sorted by, in the order in which people are shown them. */
+export const MAKER_GROUPS = {
+  roads: 'Roads and strips',
+  ropes: 'Ropes, hoses and cords',
+  chains: 'Chains and belts',
+  stairs: 'Stairs and fences',
+  plants: 'Plants',
+} as const;
 
 /** Makes a segment from few numbers; adding one is a file in `makers/` and a line in its list. */
 export interface Maker<K extends string = string, S extends z.ZodType = z.ZodType> {
   readonly kind: K;
   readonly label: string;
   readonly hint: string;
+  readonly group: keyof typeof MAKER_GROUPS;
   readonly schema: S;
   readonly defaults: z.infer<S>;
   readonly fields: readonly MakerField[];
-  /** A mesh along +x from 0 to its length, the path at y = 0, z = 0. */
+  /** A mesh along +x from 0 to its length, the path at y = 0, z = 0. Only for specs without a problem. */
   make(spec: z.infer<S>): Mesh;
+  /** What makes the numbers impossible together. */
+  problem?(spec: z.infer<S>): Problem | undefined;
+  figures?(spec: z.infer<S>): readonly MakerFigure[];
+  /** Distance from a piece's start to the next one's, where pieces reach into each other; metres. */
+  pitch?(spec: z.infer<S>): number;
+  /** The spec made as long as the reach that it is to fill, where it asks for that. */
+  fill?(spec: z.infer<S>, reach: number): z.infer<S>;
+  /** The same thing as an outline to edit by hand. */
+  toSection?(spec: z.infer<S>): CrossSection;
 }
 
 export const defineMaker = <K extends string, S extends z.ZodType>(maker: Maker<K, S>): Maker<K, S> => maker;
+
+export const metresField = (key: string, label: string, step: number): MakerField => ({
+  input: 'number',
+  key,
+  label,
+  unit: 'm',
+  step,
+});
+
+export const countField = (key: string, label: string): MakerField => ({
+  input: 'number',
+  key,
+  label,
+  unit: 'count',
+  step: 1,
+});

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { ok, type Result } from '../math/result';
+import { boxOf, boxSize } from '../mesh/box';
 import type { Mesh } from '../mesh/mesh';
 import type { Maker } from './maker';
 import { makers } from './makers';
@@ -20,4 +22,18 @@ export type MakerSpec = z.infer<(typeof makers)[MakerName]['schema']>;
 
 export const maker = (kind: MakerName): Maker<MakerName> => makers[kind] as unknown as Maker<MakerName>;
 
+/** The mesh of a spec that has no problem. */
 export const makeSegmentMesh = (spec: MakerSpec): Mesh => maker(spec.kind).make(spec);
+
+/** Problems: what the maker finds impossible in the spec. */
+export function makeSegment(spec: MakerSpec): Result<Mesh> {
+  const problem = maker(spec.kind).problem?.(spec);
+  return problem ? { ok: false, problems: [problem] } : ok(makeSegmentMesh(spec));
+}
+
+/** The gap that brings pieces to the maker's pitch: negative where they reach into each other; undefined where it has none. */
+export function pitchGap(spec: MakerSpec): number | undefined {
+  const { pitch, problem, make } = maker(spec.kind);
+  if (!pitch || problem?.(spec)) return undefined;
+  return pitch(spec) - boxSize(boxOf(make(spec).positions))[0];
+}

@@ -1,6 +1,6 @@
-import { maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
+import { maker, pitchGap, type MakerName, type MakerSpec } from '../../core/segment/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
-import type { Project, Segment } from '../schema';
+import type { Project, Run, Segment } from '../schema';
 
 export const addSegment = (project: Project, segment: Segment): Project => ({
   ...project,
@@ -12,12 +12,20 @@ const changeSegment = (project: Project, id: string, change: Partial<Segment>): 
   segments: project.segments.map((segment) => (segment.id === id ? { ...segment, ...change } : segment)),
 });
 
-/** Gives a made segment other numbers or another maker; a name that only said the maker follows. */
+/** Gives a made segment other numbers or another maker; a name that only said the maker follows, and a gap that only kept its pitch. */
 export function setMaker(project: Project, id: string, spec: MakerSpec): Project {
   const segment = project.segments.find((s) => s.id === id);
   const before = segment?.source.from === 'maker' ? maker(segment.source.spec.kind as MakerName).label : undefined;
   const name = segment?.name === before ? { name: maker(spec.kind).label } : {};
-  return changeSegment(project, id, { source: { from: 'maker', spec }, ...name });
+  const changed = changeSegment(project, id, { source: { from: 'maker', spec }, ...name });
+  const gapBefore = segment?.source.from === 'maker' ? (pitchGap(segment.source.spec as MakerSpec) ?? 0) : 0;
+  const gap = pitchGap(spec) ?? 0;
+  if (gap === gapBefore) return changed;
+  const follows = (run: Run) => run.segment === id && Math.abs(run.laying.gap - gapBefore) < 1e-9;
+  return {
+    ...changed,
+    runs: changed.runs.map((run) => (follows(run) ? { ...run, laying: { ...run.laying, gap } } : run)),
+  };
 }
 
 export function setPrepare(project: Project, id: string, change: Partial<PrepareSpec>): Project {

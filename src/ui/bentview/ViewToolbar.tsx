@@ -1,6 +1,7 @@
 'use client';
 
 import CenterFocusStrongOutlined from '@mui/icons-material/CenterFocusStrongOutlined';
+import CropFreeOutlined from '@mui/icons-material/CropFreeOutlined';
 import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
 import { useApp, useSession, useSet } from '../state/app-context';
 import type { ToolName, ViewName } from '../state/session-store';
@@ -11,6 +12,11 @@ const VIEWS: readonly { value: ViewName; label: string }[] = [
   { value: 'front', label: 'Front' },
   { value: 'side', label: 'Side' },
 ];
+
+const FRAMINGS = [
+  { what: 'all', label: 'Frame the whole scene', keyName: 'Home', Icon: CenterFocusStrongOutlined },
+  { what: 'run', label: 'Frame this run', keyName: 'End', Icon: CropFreeOutlined },
+] as const;
 
 /** What the pointer does, from where one looks, and framing. */
 export function ViewToolbar() {
@@ -51,15 +57,17 @@ export function ViewToolbar() {
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <Tooltip title="Frame the whole scene (Home)">
-        <IconButton
-          aria-label="Frame the whole scene"
-          onClick={() => session.getState().frame('all')}
-          sx={{ ...group, border: '1px solid', borderColor: 'divider', '&:hover': { bgcolor: 'background.paper' } }}
-        >
-          <CenterFocusStrongOutlined sx={{ fontSize: 18 }} />
-        </IconButton>
-      </Tooltip>
+      {FRAMINGS.map(({ what, label, keyName, Icon }) => (
+        <Tooltip key={what} title={`${label} (${keyName})`}>
+          <IconButton
+            aria-label={label}
+            onClick={() => session.getState().frame(what)}
+            sx={{ ...group, border: '1px solid', borderColor: 'divider', '&:hover': { bgcolor: 'background.paper' } }}
+          >
+            <Icon sx={{ fontSize: 18 }} />
+          </IconButton>
+        </Tooltip>
+      ))}
     </Box>
   );
 }

@@ -1,5 +1,4 @@
-import type { MakerName } from '../../core/segment/registry';
-import { maker } from '../../core/segment/registry';
+import { maker, pitchGap, type MakerName } from '../../core/segment/registry';
 import { addPath } from '../../project/commands/paths';
 import { addRun } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
@@ -11,7 +10,7 @@ import { useApp } from './app-context';
 /** Adds a run to the project: of a segment, on a path of its own to be drawn with the pen, or along an existing one. */
 export function useNewRun() {
   const { document, session } = useApp();
-  const addRunOf = (segment: Segment, alongPath?: string) => {
+  const addRunOf = (segment: Segment, alongPath?: string, gap = 0) => {
     const [run, ownPath] = [newId(), newId()];
     document.getState().edit((project) => {
       const count = project.runs.filter(({ name }) => name.startsWith(segment.name)).length;
@@ -26,6 +25,7 @@ export function useNewRun() {
         segment: segment.id,
         path: alongPath ?? ownPath,
         ...JOB_DEFAULTS,
+        laying: { ...JOB_DEFAULTS.laying, gap },
       });
     });
     session
@@ -43,6 +43,7 @@ export function useNewRun() {
           prepare: MADE_PREPARE,
         },
         alongPath,
+        pitchGap(makerDefaults(kind)),
       ),
   };
 }

@@ -1,35 +1,63 @@
 'use client';
 
-import { Divider, ListSubheader, Menu, MenuItem } from '@mui/material';
+import { Box, Button, Popover, Typography } from '@mui/material';
+import { useState } from 'react';
+import { MAKER_GROUPS } from '../../core/segment/maker';
 import { MAKERS } from '../../core/segment/registry';
+import { ChoiceField } from '../fields/ChoiceField';
 import { useRun } from '../state/app-context';
 import { useNewRun } from '../state/use-new-run';
+
+const GROUPS = Object.entries(MAKER_GROUPS) as [keyof typeof MAKER_GROUPS, string][];
 
 /** What a new run is made of, and which path it follows. */
 export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: () => void }) {
   const { addMade } = useNewRun();
   const current = useRun();
-  const item = (kind: (typeof MAKERS)[number]['kind'], label: string, alongPath?: string) => (
-    <MenuItem
-      key={`${kind}${alongPath ?? ''}`}
-      dense
-      onClick={() => {
-        addMade(kind, alongPath);
-        onClose();
-      }}
-    >
-      {label}
-    </MenuItem>
-  );
+  const [where, setWhere] = useState<'own' | 'along'>('own');
+  const own = { value: 'own' as const, label: 'its own, drawn now' };
   return (
-    <Menu open anchorEl={anchor} onClose={onClose}>
-      <ListSubheader sx={{ lineHeight: '28px', fontSize: 12 }}>On a path of its own, drawn with the pen</ListSubheader>
-      {MAKERS.map(({ kind, label }) => item(kind, label))}
-      {current && <Divider />}
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': 'New run', sx: { width: 420, p: 4 } } }}
+    >
       {current && (
-        <ListSubheader sx={{ lineHeight: '28px', fontSize: 12 }}>Along the path of {current.name}</ListSubheader>
+        <ChoiceField
+          label="Path"
+          value={where}
+          choices={[own, { value: 'along', label: `that of ${current.name}` }]}
+          onChange={setWhere}
+        />
       )}
-      {current && MAKERS.map(({ kind, label }) => item(kind, label, current.path))}
-    </Menu>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 4, rowGap: 3, mt: 2 }}>
+        {GROUPS.map(([group, title]) => (
+          <Box key={group}>
+            <Typography variant="caption" color="text.secondary">
+              {title}
+            </Typography>
+            {MAKERS.filter((m) => m.group === group).map(({ kind, label, hint }) => (
+              <Button
+                key={kind}
+                fullWidth
+                size="small"
+                variant="text"
+                color="secondary"
+                title={hint}
+                sx={{ justifyContent: 'flex-start', fontWeight: 400, minHeight: 28, px: 2, mx: -2 }}
+                onClick={() => {
+                  addMade(kind, where === 'along' ? current?.path : undefined);
+                  onClose();
+                }}
+              >
+                {label}
+              </Button>
+            ))}
+          </Box>
+        ))}
+      </Box>
+    </Popover>
   );
 }

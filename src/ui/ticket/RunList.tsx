@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { changeRun, deleteRun } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
-import { useEdit, useProject, useRun, useRunResult, useSet } from '../state/app-context';
+import { useApp, useEdit, useProject, useRun, useRunResult, useSet } from '../state/app-context';
 import { NewRunMenu } from './NewRunMenu';
 import { RunSwatch } from './RunSwatch';
 
@@ -30,9 +30,12 @@ export function RunList() {
           </IconButton>
         </Tooltip>
       </Box>
-      {runs.map((run) => (
-        <RunRow key={run.id} run={run} isSelected={run.id === selected?.id} />
-      ))}
+      {/* Six and a half rows: a longer list shows that it goes on. */}
+      <Box sx={{ maxHeight: 208, overflowY: 'auto' }}>
+        {runs.map((run) => (
+          <RunRow key={run.id} run={run} isSelected={run.id === selected?.id} />
+        ))}
+      </Box>
       {anchor && <NewRunMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>
   );
@@ -42,6 +45,7 @@ function RunRow({ run, isSelected }: { run: Run; isSelected: boolean }) {
   const result = useRunResult(run.id);
   const edit = useEdit();
   const set = useSet();
+  const { session } = useApp();
   return (
     <Box
       sx={{
@@ -59,6 +63,7 @@ function RunRow({ run, isSelected }: { run: Run; isSelected: boolean }) {
       <ButtonBase
         aria-current={isSelected}
         onClick={() => set({ run: run.id, point: undefined, station: undefined })}
+        onDoubleClick={() => session.getState().frame('run')}
         sx={{
           flex: 1,
           minWidth: 0,

@@ -14,6 +14,7 @@ import { NumberField } from '../fields/NumberField';
 import { metres, plural, whole } from '../format';
 import { useEdit } from '../state/app-context';
 import { broughtSegment } from '../state/brought-segment';
+import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
 /** What gets laid: a made segment with its numbers, or a brought mesh and how it is turned. */
@@ -49,7 +50,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         onChange={chooseKind}
       />
       {source.from === 'maker' ? (
-        <MakerFields segment={segment} spec={source.spec as MakerSpec} />
+        <MakerForm segment={segment} spec={source.spec as MakerSpec} />
       ) : (
         <PrepareFields segment={segment} />
       )}
@@ -59,26 +60,6 @@ export function SegmentStep({ run, segment, result }: StepProps) {
       </Box>
     </>
   );
-}
-
-function MakerFields({ segment, spec }: { segment: Segment; spec: MakerSpec }) {
-  const edit = useEdit();
-  const { fields, schema } = maker(spec.kind);
-  const values = spec as unknown as Record<string, number>;
-  const set = (key: string, value: number) => {
-    const next = { ...spec, [key]: value } as MakerSpec;
-    if (schema.safeParse(next).success) edit((project) => setMaker(project, segment.id, next));
-  };
-  return fields.map(({ key, label, unit, step }) => (
-    <NumberField
-      key={key}
-      label={label}
-      value={values[key]!}
-      quantity={unit === 'm' ? 'length' : 'plain'}
-      step={step}
-      onChange={(value) => set(key, unit === 'count' ? Math.round(value) : value)}
-    />
-  ));
 }
 
 const DIRECTIONS: readonly { value: PrepareSpec['forward']; label: string }[] = [

@@ -38,6 +38,7 @@ export function Ticket() {
       sx={{
         height: '100%',
         overflowY: 'auto',
+        pb: 9, // the button that folds the ticket away lies there
         bgcolor: 'background.paper',
         borderRight: '1px solid',
         borderColor: 'divider',

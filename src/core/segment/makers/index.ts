@@ -1,7 +1,38 @@
-import { kerbedLane } from './kerbed-lane';
+import { baluster } from './baluster';
+import { bucket } from './bucket';
+import { chainLink } from './chain-link';
+import { coil } from './coil';
+import { crossSection } from './cross-section';
 import { kerbDrain } from './kerb-drain';
-import { tube } from './tube';
+import { kerbedLane } from './kerbed-lane';
 import { plank } from './plank';
+import { post } from './post';
+import { rail } from './rail';
+import { rope } from './rope';
+import { shoot } from './shoot';
+import { trackShoe } from './track-shoe';
+import { tread } from './tread';
+import { tube } from './tube';
+import { turned } from './turned';
+import { twistedBundle } from './twisted-bundle';
 
 /** In the order in which people are shown them. */
-export const makers = { kerbedLane, kerbDrain, tube, plank };
+export const makers = {
+  kerbedLane,
+  kerbDrain,
+  crossSection,
+  rope,
+  twistedBundle,
+  tube,
+  turned,
+  coil,
+  chainLink,
+  trackShoe,
+  bucket,
+  tread,
+  baluster,
+  rail,
+  post,
+  plank,
+  shoot,
+};

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint } from '../extrude';
-import { defineMaker } from '../maker';
+import { defineMaker, metresField } from '../maker';
 
 const MATERIALS = [paint('Cast stone', '#c4b9a4', 0.9), paint('Wet channel', '#59605f', 0.35)];
 
@@ -10,6 +10,7 @@ export const kerbDrain = defineMaker({
   kind: 'kerbDrain',
   label: 'Kerb drain',
   hint: 'An open channel beside the road',
+  group: 'roads',
   schema: z.strictObject({
     kind: z.literal('kerbDrain'),
     length: z.number().min(0.2).max(2000),
@@ -20,11 +21,11 @@ export const kerbDrain = defineMaker({
   }),
   defaults: { kind: 'kerbDrain', length: 2, width: 0.36, depth: 0.2, offset: 0, height: 0 },
   fields: [
-    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'width', label: 'Width', unit: 'm', step: 0.01 },
-    { key: 'depth', label: 'Depth', unit: 'm', step: 0.01 },
-    { key: 'offset', label: 'To the right', unit: 'm', step: 0.1 },
-    { key: 'height', label: 'Height', unit: 'm', step: 0.01 },
+    metresField('length', 'Length', 0.1),
+    metresField('width', 'Width', 0.01),
+    metresField('depth', 'Depth', 0.01),
+    metresField('offset', 'To the right', 0.1),
+    metresField('height', 'Height', 0.01),
   ],
   make({ length, width, depth, offset, height }) {
     const h = width / 2;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
-import { defineMaker } from '../maker';
+import { defineMaker, metresField } from '../maker';
 
 const MATERIALS = [
   paint('Asphalt', '#64676b', 0.93),
@@ -22,6 +22,7 @@ export const kerbedLane = defineMaker({
   kind: 'kerbedLane',
   label: 'Kerbed road',
   hint: 'Two lanes, lines, kerbs and a bank',
+  group: 'roads',
   schema: z.strictObject({
     kind: z.literal('kerbedLane'),
     length: z.number().min(0.2).max(100),
@@ -30,9 +31,9 @@ export const kerbedLane = defineMaker({
   }),
   defaults: { kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 },
   fields: [
-    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'laneWidth', label: 'Lane width', unit: 'm', step: 0.1 },
-    { key: 'bankHeight', label: 'Bank height', unit: 'm', step: 0.1 },
+    metresField('length', 'Length', 0.1),
+    metresField('laneWidth', 'Lane width', 0.1),
+    metresField('bankHeight', 'Bank height', 0.1),
   ],
   make({ length, laneWidth, bankHeight }) {
     const edge = -laneWidth * CROSSFALL;

@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint } from '../extrude';
-import { defineMaker } from '../maker';
+import { defineMaker, metresField } from '../maker';
 
 /** A board with bevelled edges that lies on the path. */
 export const plank = defineMaker({
   kind: 'plank',
   label: 'Plank',
   hint: 'A board that lies on the path',
+  group: 'stairs',
   schema: z.strictObject({
     kind: z.literal('plank'),
     length: z.number().min(0.01).max(2000),
@@ -16,9 +17,9 @@ export const plank = defineMaker({
   }),
   defaults: { kind: 'plank', length: 2, width: 0.4, thickness: 0.06 },
   fields: [
-    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'width', label: 'Width', unit: 'm', step: 0.01 },
-    { key: 'thickness', label: 'Thickness', unit: 'm', step: 0.005 },
+    metresField('length', 'Length', 0.1),
+    metresField('width', 'Width', 0.01),
+    metresField('thickness', 'Thickness', 0.005),
   ],
   make({ length, width, thickness }) {
     const h = width / 2;

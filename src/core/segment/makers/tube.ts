@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint } from '../extrude';
-import { defineMaker } from '../maker';
+import { countField, defineMaker, metresField } from '../maker';
 
 /** A round bar or hose about the path. */
 export const tube = defineMaker({
   kind: 'tube',
   label: 'Round hose',
   hint: 'A plain hose, cable or bar',
+  group: 'ropes',
   schema: z.strictObject({
     kind: z.literal('tube'),
     length: z.number().min(0.01).max(2000),
@@ -15,11 +16,7 @@ export const tube = defineMaker({
     sides: z.number().int().min(3).max(512),
   }),
   defaults: { kind: 'tube', length: 1, radius: 0.05, sides: 24 },
-  fields: [
-    { key: 'length', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'radius', label: 'Radius', unit: 'm', step: 0.005 },
-    { key: 'sides', label: 'Sides', unit: 'count', step: 1 },
-  ],
+  fields: [metresField('length', 'Length', 0.1), metresField('radius', 'Radius', 0.005), countField('sides', 'Sides')],
   make({ length, radius, sides }) {
     const outline = Array.from({ length: sides }, (_, i): SectionPoint => {
       const angle = (-2 * Math.PI * i) / sides;

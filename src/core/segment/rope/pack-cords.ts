@@ -1,0 +1,58 @@
+import { touchingRadius } from './touching';
+
+/** Where a cord of a bundle lies across it: metres from the middle, radians round it. */
+export interface PackedCord {
+  readonly radius: number;
+  readonly angle: number;
+  readonly size: number;
+}
+
+export interface Packing {
+  readonly count: number;
+  /** Diameter of the cords, and of the one in the middle where there is one. */
+  readonly size: number;
+  readonly middleSize: number;
+  readonly hasMiddle: boolean;
+  /** Metres of one turn; Infinity = straight. */
+  readonly layLength: number;
+}
+
+/**
+ * Packs cords: up to seven as a ring of touching helices with or without one in the middle; more in hexagonal layers.
+ * Undefined where the turns are too tight for them.
+ */
+export function packCords({
+  count,
+  size,
+  middleSize,
+  hasMiddle,
+  layLength,
+}: Packing): readonly PackedCord[] | undefined {
+  if (count === 1) return [{ radius: 0, angle: 0, size }];
+  if (count > 7) return hexagonal(count, size, layLength);
+  const ring = hasMiddle && count > 2 ? count - 1 : count;
+  const touching = touchingRadius(ring, size, layLength);
+  if (touching === undefined) return undefined;
+  const radius = hasMiddle && count > 2 ? Math.max(touching, (size + middleSize) / 2) : touching;
+  const cords = Array.from({ length: ring }, (_, i) => ({ radius, angle: (2 * Math.PI * i) / ring, size }));
+  return ring < count ? [{ radius: 0, angle: 0, size: middleSize }, ...cords] : cords;
+}
+
+/** The places of a hexagonal grid nearest to the middle, spread so that the outermost still clear each other when twisted. */
+function hexagonal(count: number, size: number, layLength: number): readonly PackedCord[] | undefined {
+  const places: { radius: number; angle: number }[] = [];
+  const layers = Math.ceil(Math.sqrt(count));
+  for (let a = -layers; a <= layers; a++) {
+    for (let b = -layers; b <= layers; b++) {
+      const [z, y] = [a + b / 2, (b * Math.sqrt(3)) / 2];
+      places.push({ radius: Math.hypot(z, y), angle: Math.atan2(z, y) });
+    }
+  }
+  places.sort((p, q) => Math.round((p.radius - q.radius) * 1e6) || p.angle - q.angle);
+  const kept = places.slice(0, count);
+  const reach = kept.at(-1)!.radius * size;
+  // Cut square, a cord askew is wider round the bundle by 1 over the cosine of its lay angle, greatest at the outside.
+  const spread = Math.hypot(1, (2 * Math.PI * reach) / layLength);
+  if (spread > 3) return undefined;
+  return kept.map(({ radius, angle }) => ({ radius: radius * size * spread, angle, size }));
+}
