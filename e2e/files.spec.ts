@@ -30,7 +30,7 @@ test('a brought mesh is laid on a drawn path; one that lies far off is found and
   await page.getByRole('button', { name: /^1\s*Segment/ }).click();
   const far = OBJ.replace(/^v (\S+) (\S+) (\S+)$/gm, (_, x, y, z) => `v ${x} ${Number(y) + 30} ${z}`);
   await page
-    .getByLabel('Bring a mesh (GLB, OBJ)')
+    .getByLabel('Bring a mesh (GLB, OBJ, STL, PLY)')
     .last()
     .setInputFiles({ name: 'beam.obj', mimeType: 'model/obj', buffer: Buffer.from(far) });
   await expect(page.getByRole('button', { name: /Segment.*beam, 3.00 m/ })).toBeVisible();
@@ -45,7 +45,7 @@ test('a brought mesh is laid on a drawn path; one that lies far off is found and
 
 test('a damaged mesh says what is wrong and where, and changes nothing', async ({ page }) => {
   await openEmpty(page);
-  const bring = page.getByLabel('Bring a mesh (GLB, OBJ)').last();
+  const bring = page.getByLabel('Bring a mesh (GLB, OBJ, STL, PLY)').last();
   await bring.setInputFiles({ name: 'bad.obj', mimeType: 'model/obj', buffer: Buffer.from(OBJ + 'f 1 2 99\n') });
   await expect(page.getByText(/face in line 15 names 99/)).toBeVisible();
   await bring.setInputFiles({

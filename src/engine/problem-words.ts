@@ -57,6 +57,11 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `Vertex ${count(f.vertex)} has a coordinate that is not a number. Repair the file where it was made.`,
   'mesh.index-out-of-range': (f) =>
     `A triangle names vertex ${count(f.index)}, and there are only ${count(f.vertices)}. Save the file again.`,
+  'ply.header': (f) => `The header of the PLY is broken in line ${count(f.line)}: “${f.text}”. Save the file again.`,
+  'ply.counts': (f) =>
+    `${f.file} says that it holds ${count(f.count)} ${f.element} entries, far more than its ${count(f.bytes)} bytes can. Save the file again.`,
+  'ply.face': (f) => `Face ${count(f.face)} of ${f.file} has ${count(f.corners)} corners; it needs at least 3.`,
+  'stl.number': (f) => `Line ${count(f.line)} of the STL has a coordinate that is not a number: “${f.text}”.`,
   'obj.number': (f) => `Line ${count(f.line)} has a coordinate that is not a number: “${f.text}”.`,
   'obj.face': (f) => `The face in line ${count(f.line)} has ${f.corners} corners; it needs at least 3.`,
   'obj.index': (f) =>

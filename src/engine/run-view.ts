@@ -139,13 +139,15 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
 function ownTopology(plan: RunPlan): Topology {
   const topology = buildTopology(plan);
   if (plan.pieces.length !== 1) return topology;
-  return { ...topology, uvs: topology.uvs.slice(), indices: topology.indices.slice() };
+  const { uvs, colours, indices } = topology;
+  return { ...topology, uvs: uvs.slice(), ...(colours && { colours: colours.slice() }), indices: indices.slice() };
 }
 
 /** The buffers of a view that may be handed over instead of copied. */
 export function transferables(view: RunView): ArrayBuffer[] {
   const arrays = [view.positions, view.normals, view.path.line, view.path.curvature, view.path.tightness];
-  const topology = view.topology ? [view.topology.uvs, view.topology.indices] : [];
+  const { uvs, indices, colours } = view.topology ?? {};
+  const topology = [uvs, indices, colours].filter((array) => array !== undefined);
   return [...arrays, ...topology].map((array) => array.buffer as ArrayBuffer);
 }
 

@@ -31,6 +31,7 @@ export function fixMesh(raw: RawMesh, warnings: readonly Problem[] = []): Result
     normals[i + 2] = isSound ? normals[i + 2]! / l : 0;
   }
   for (let i = 0; i < raw.uvs.length; i++) if (!Number.isFinite(raw.uvs[i]!)) raw.uvs[i] = 0;
+  for (let i = 0; raw.colours && i < raw.colours.length; i++) if (!Number.isFinite(raw.colours[i]!)) raw.colours[i] = 1;
   return ok({ ...raw, normals }, warnings);
 }
 

@@ -19,22 +19,22 @@ export function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgre
     for (const part of mesh.parts) {
       if (part.count === 0) continue;
       const own = partVertices(mesh, part);
-      const accessor = (type: 'VEC2' | 'VEC3' | 'SCALAR', array: Float32Array | Uint32Array | Uint16Array) =>
+      const accessor = (type: 'VEC2' | 'VEC3' | 'VEC4' | 'SCALAR', array: Float32Array | Uint32Array | Uint16Array) =>
         document
           .createAccessor()
           .setType(type)
           .setArray(array as Float32Array<ArrayBuffer>)
           .setBuffer(buffer);
-      target.addPrimitive(
-        document
-          .createPrimitive()
-          .setAttribute('POSITION', accessor('VEC3', own.positions))
-          .setAttribute('NORMAL', accessor('VEC3', own.normals))
-          .setAttribute('TEXCOORD_0', accessor('VEC2', own.uvs))
-          .setIndices(accessor('SCALAR', own.indices))
-          .setMaterial(materials[part.material] ?? null)
-          .setName(part.name),
-      );
+      const primitive = document
+        .createPrimitive()
+        .setAttribute('POSITION', accessor('VEC3', own.positions))
+        .setAttribute('NORMAL', accessor('VEC3', own.normals))
+        .setAttribute('TEXCOORD_0', accessor('VEC2', own.uvs))
+        .setIndices(accessor('SCALAR', own.indices))
+        .setMaterial(materials[part.material] ?? null)
+        .setName(part.name);
+      if (own.colours) primitive.setAttribute('COLOR_0', accessor('VEC4', own.colours));
+      target.addPrimitive(primitive);
       onProgress?.((done += part.count) / total);
     }
     root.addChild(document.createNode(name).setMesh(target));
@@ -80,8 +80,11 @@ function partVertices(mesh: Mesh, part: Part) {
   const positions = new Float32Array(count * 3);
   const normals = new Float32Array(count * 3);
   const uvs = new Float32Array(count * 2);
+  const colours = mesh.colours && new Float32Array(count * 4);
   for (let i = 0; i < count; i++) {
     const v = source[i]!;
+    // Colours must lie between 0 and 1 (glTF 2.0, section 3.7.2.1).
+    for (let c = 0; colours && c < 4; c++) colours[i * 4 + c] = Math.min(Math.max(mesh.colours![v * 4 + c]!, 0), 1);
     for (let c = 0; c < 3; c++) {
       positions[i * 3 + c] = mesh.positions[v * 3 + c]!;
       normals[i * 3 + c] = mesh.normals[v * 3 + c]!;
@@ -90,5 +93,5 @@ function partVertices(mesh: Mesh, part: Part) {
     uvs[i * 2 + 1] = mesh.uvs[v * 2 + 1]!;
   }
   // 65535 is the primitive restart value and is not allowed as an index (glTF 2.0, section 3.7.2.1).
-  return { positions, normals, uvs, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
+  return { positions, normals, uvs, colours, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
 }

@@ -60,6 +60,8 @@ class Gathered {
     const positions = new Float32Array(this.#vertexCount * 3);
     const normals = new Float32Array(this.#vertexCount * 3);
     const uvs = new Float32Array(this.#vertexCount * 2);
+    const hasColours = this.#pieces.some(({ primitive }) => primitive.getAttribute('COLOR_0'));
+    const colours = hasColours ? new Float32Array(this.#vertexCount * 4).fill(1) : undefined;
     const indices = new Uint32Array(this.indexCount);
     const parts: Part[] = [];
     let at = 0;
@@ -87,12 +89,22 @@ class Gathered {
           uvs[(base + v) * 2 + 1] = element[1]!;
         }
       }
+      const colour = primitive.getAttribute('COLOR_0');
+      if (colour && colours) {
+        const element: number[] = [];
+        const size = colour.getElementSize();
+        for (let v = 0; v < count; v++) {
+          colour.getElement(v, element);
+          for (let c = 0; c < size; c++) colours[(base + v) * 4 + c] = element[c]!;
+        }
+      }
       parts.push({ name: name || this.#materials[material]!.name, material, start, count: at - start });
     }
     return {
       positions,
       normals,
       uvs,
+      ...(colours && { colours }),
       indices: indices.slice(0, at),
       parts,
       materials: this.#materials,

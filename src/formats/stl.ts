@@ -1,4 +1,5 @@
 import { defineFormat } from './format';
+import { isAsciiStl, isBinaryStl, readStl } from './stl-read';
 
 const HEADER = 80;
 const TRIANGLE = 50; // normal and three corners as float32, and two spare bytes
@@ -9,6 +10,8 @@ export const stl = defineFormat({
   extensions: ['stl'],
   mime: 'model/stl',
   carries: 'Shape only, metres, z up for printing',
+  sniff: (bytes) => isBinaryStl(bytes) || isAsciiStl(bytes),
+  read: async ([main]) => readStl(main!),
   /** Binary, little-endian; y up is turned to z up, as slicers and printers expect (common practice, no source). */
   async write(scene, name, onProgress) {
     const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length / 3, 0);

@@ -5,7 +5,7 @@ import { bendPiece } from './bend-piece';
 import type { RunPlan } from './plan-run';
 
 /** What of a run's mesh does not change while its pieces only move. */
-export type Topology = Pick<Mesh, 'uvs' | 'indices' | 'parts'>;
+export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
 
 /**
  * Indices by part and texture coordinates of all pieces, one after the other. Of a single piece they are the segment's own
@@ -13,16 +13,19 @@ export type Topology = Pick<Mesh, 'uvs' | 'indices' | 'parts'>;
  */
 export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
   if (pieces.length === 1) {
-    const { uvs, indices, parts } = pieces[0]!.segment.mesh;
-    return { uvs, indices, parts };
+    const { uvs, colours, indices, parts } = pieces[0]!.segment.mesh;
+    return { uvs, ...(colours && { colours }), indices, parts };
   }
   const uvs = new Float32Array(vertexCount * 2);
+  const hasColours = pieces.some(({ segment }) => segment.mesh.colours);
+  const colours = hasColours ? new Float32Array(vertexCount * 4).fill(1) : undefined;
   const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;
   let indexCount = 0;
   for (const { segment } of pieces) {
     const { mesh } = segment;
     uvs.set(mesh.uvs, base * 2);
+    if (mesh.colours) colours?.set(mesh.colours, base * 4);
     for (const part of mesh.parts) {
       const key = `${part.material}:${part.name}`;
       let group = groups.get(key);
@@ -42,7 +45,7 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
     }
     parts.push({ name: part.name, material: part.material, start, count: at - start });
   }
-  return { uvs, indices, parts };
+  return { uvs, ...(colours && { colours }), indices, parts };
 }
 
 interface IndexSource {

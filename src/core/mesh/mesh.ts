@@ -38,6 +38,8 @@ export interface Mesh {
   readonly normals: Float32Array;
   /** uv per vertex. */
   readonly uvs: Float32Array;
+  /** Linear red, green, blue, opacity per vertex, times the material's colour; absent = white. */
+  readonly colours?: Float32Array;
   readonly indices: Uint32Array;
   readonly parts: readonly Part[];
   readonly materials: readonly Material[];

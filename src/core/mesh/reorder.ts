@@ -17,7 +17,12 @@ export function reorderVertices(mesh: Mesh, order: Uint32Array): Mesh {
     uvs[i * 2] = mesh.uvs[v * 2]!;
     uvs[i * 2 + 1] = mesh.uvs[v * 2 + 1]!;
   }
+  const { colours } = mesh;
+  const moved = colours && new Float32Array(count * 4);
+  if (colours && moved) {
+    for (let i = 0; i < count; i++) for (let c = 0; c < 4; c++) moved[i * 4 + c] = colours[order[i]! * 4 + c]!;
+  }
   const indices = new Uint32Array(mesh.indices.length);
   for (let i = 0; i < indices.length; i++) indices[i] = place[mesh.indices[i]!]!;
-  return { ...mesh, positions, normals, uvs, indices };
+  return { ...mesh, positions, normals, uvs, ...(moved && { colours: moved }), indices };
 }

@@ -21,5 +21,6 @@ export function usedVertices(mesh: Mesh): Mesh {
     positions: sorted.positions.slice(0, live.length * 3),
     normals: sorted.normals.slice(0, live.length * 3),
     uvs: sorted.uvs.slice(0, live.length * 2),
+    ...(sorted.colours && { colours: sorted.colours.slice(0, live.length * 4) }),
   };
 }

@@ -47,6 +47,7 @@ function closeAt(mesh: Mesh, at: number, near: number): Mesh {
   const positions = Array.from(mesh.positions);
   const normals = Array.from(mesh.normals);
   const uvs = Array.from(mesh.uvs);
+  const colours = mesh.colours && Array.from(mesh.colours);
   const indices = Array.from(mesh.indices);
   const parts = [...mesh.parts];
   const depth = loops.map((loop, i) => loops.slice(0, i).filter((outer) => contains(outer, loop.points[0]!)).length);
@@ -67,6 +68,7 @@ function closeAt(mesh: Mesh, at: number, near: number): Mesh {
         positions.push(at, y, z);
         normals.push(1, 0, 0);
         uvs.push(z, y);
+        colours?.push(1, 1, 1, 1);
       }
     }
     const start = indices.length;
@@ -87,6 +89,7 @@ function closeAt(mesh: Mesh, at: number, near: number): Mesh {
     positions: Float32Array.from(positions),
     normals: Float32Array.from(normals),
     uvs: Float32Array.from(uvs),
+    ...(colours && { colours: Float32Array.from(colours) }),
     indices: Uint32Array.from(indices),
     parts,
   };

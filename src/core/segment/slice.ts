@@ -115,7 +115,7 @@ function sliceTriangle(
   }
 }
 
-function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'positions' | 'normals' | 'uvs'> {
+function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'positions' | 'normals' | 'uvs' | 'colours'> {
   const total = count + added.length / 3;
   const positions = new Float32Array(total * 3);
   const normals = new Float32Array(total * 3);
@@ -123,6 +123,8 @@ function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'posit
   positions.set(source.positions);
   normals.set(source.normals);
   uvs.set(source.uvs);
+  const colours = source.colours && new Float32Array(total * 4);
+  colours?.set(source.colours!);
   for (let i = 0; i < added.length; i += 3) {
     const [p, q, t] = [added[i]!, added[i + 1]!, added[i + 2]!];
     const v = count + i / 3;
@@ -137,6 +139,10 @@ function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'posit
     l = l > 0 ? 1 / Math.sqrt(l) : 1;
     for (let c = 0; c < 3; c++) normals[v * 3 + c]! *= l;
     for (let c = 0; c < 2; c++) uvs[v * 2 + c] = source.uvs[p * 2 + c]! * (1 - t) + source.uvs[q * 2 + c]! * t;
+    if (colours) {
+      for (let c = 0; c < 4; c++)
+        colours[v * 4 + c] = source.colours![p * 4 + c]! * (1 - t) + source.colours![q * 4 + c]! * t;
+    }
   }
-  return { positions, normals, uvs };
+  return { positions, normals, uvs, ...(colours && { colours }) };
 }

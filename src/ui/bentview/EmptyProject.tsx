@@ -40,7 +40,7 @@ export function EmptyProject() {
         >
           Draw a road
         </Button>
-        <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => addRunOf(broughtSegment(mesh))} />
+        <BringButton label="Bring a mesh (GLB, OBJ, STL, PLY)" onBrought={(mesh) => addRunOf(broughtSegment(mesh))} />
         <Button
           variant="outlined"
           color="secondary"

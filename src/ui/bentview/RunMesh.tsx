@@ -13,6 +13,7 @@ export function RunMesh({ run, result: { view, topology, surface } }: { run: str
     const built = new BufferGeometry();
     built.setIndex(new BufferAttribute(topology.indices, 1));
     built.setAttribute('uv', new BufferAttribute(topology.uvs, 2));
+    if (topology.colours) built.setAttribute('color', new BufferAttribute(topology.colours, 4));
     for (const { start, count, material } of topology.parts) built.addGroup(start, count, material);
     return built;
   }, [topology]);
@@ -27,7 +28,11 @@ export function RunMesh({ run, result: { view, topology, surface } }: { run: str
     invalidate();
   }, [geometry, view, invalidate]);
 
-  const materials = useMemo(() => buildMaterials(surface.materials, surface.images, invalidate), [surface, invalidate]);
+  const hasColours = topology.colours !== undefined;
+  const materials = useMemo(
+    () => buildMaterials(surface.materials, surface.images, hasColours, invalidate),
+    [surface, hasColours, invalidate],
+  );
   useEffect(() => () => disposeMaterials(materials), [materials]);
 
   if (view.positions.length === 0) return null;

@@ -5,6 +5,7 @@ import type { Image, Material } from '../../core/mesh/mesh';
 export function buildMaterials(
   materials: readonly Material[],
   images: readonly Image[],
+  vertexColors: boolean,
   onReady: () => void,
 ): MeshStandardMaterial[] {
   const textures = images.map((image) => {
@@ -31,6 +32,7 @@ export function buildMaterials(
     const surface = textureAt(source.surfaceImage);
     const material = new MeshStandardMaterial({
       name: source.name,
+      vertexColors,
       roughness: source.roughness,
       metalness: source.metalness,
       opacity,

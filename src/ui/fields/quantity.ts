@@ -51,6 +51,8 @@ export function readQuantity(text: string, name: QuantityName): number | undefin
 /** The value with its unit, without needless digits: "3.2 m". */
 export function quantityText(value: number, name: QuantityName): string {
   const { units, shown, digits } = QUANTITIES[name];
-  const number = Number((value / (units[shown] ?? 1)).toFixed(digits));
+  const inUnit = value / (units[shown] ?? 1);
+  // Small sizes keep two digits more.
+  const number = Number(inUnit.toFixed(Math.abs(inUnit) < 0.01 ? digits + 2 : digits));
   return shown === '' ? String(number) : shown === '°' ? `${number}°` : `${number} ${shown}`;
 }

@@ -15,7 +15,7 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
   const { addMade } = useNewRun();
   const current = useRun();
   const [where, setWhere] = useState<'own' | 'along'>('own');
-  const own = { value: 'own' as const, label: 'its own, drawn now' };
+  const own = { value: 'own' as const, label: 'a new one' };
   return (
     <Popover
       open

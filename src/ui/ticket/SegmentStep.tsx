@@ -56,7 +56,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
       )}
       {result && <SegmentFigures result={result} />}
       <Box sx={{ pt: 1 }}>
-        <BringButton label="Bring a mesh (GLB, OBJ)" onBrought={(mesh) => put(broughtSegment(mesh))} />
+        <BringButton label="Bring a mesh (GLB, OBJ, STL, PLY)" onBrought={(mesh) => put(broughtSegment(mesh))} />
       </Box>
     </>
   );

@@ -1,0 +1,183 @@
+import { fail, type Result } from '../core/math/result';
+import { PLAIN_MATERIAL, type Mesh } from '../core/mesh/mesh';
+import { fixMesh } from './fix-mesh';
+import { MAX_TRIANGLES, type NamedBytes } from './format';
+import { parsePlyHeader, type PlyElement, type PlyProperty } from './ply-header';
+
+/** Reads one number of the body after another; undefined when the body ends early or holds no number. */
+interface Source {
+  next(type: PlyProperty['type']): number | undefined;
+}
+
+/**
+ * Reads a PLY (G. Turk, The PLY polygon file format, 1994): ASCII, or binary in either byte order. Vertices with x, y, z and, where
+ * given, nx, ny, nz, s or u, t or v, and red, green, blue, alpha; faces as polygons of any size.
+ * Problems: `ply.header` with its line, `ply.counts`, `file.truncated`, `ply.face`, and those of `fixMesh`.
+ */
+export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
+  const header = parsePlyHeader(bytes);
+  if (!header.ok) return header;
+  const { format, elements, bodyStart } = header.value;
+  const body = bytes.subarray(bodyStart);
+  for (const { name: element, count, properties } of elements) {
+    // The least that a well-formed body needs: a byte a number, and a separator in ASCII.
+    const least =
+      count * properties.reduce((sum, { type, list }) => sum + (format === 'ascii' ? 2 : SIZES[list ?? type]), 0);
+    // A body that is merely cut off is told when it ends; counts beyond all measure are not even given memory.
+    if (least > 4 * body.length + 64) return fail('ply.counts', { file: name, element, count, bytes: body.length });
+  }
+  const source = format === 'ascii' ? asciiSource(body) : binarySource(body, format === 'little');
+  const truncated = () => fail('file.truncated', { file: name, bytes: bytes.length, needed: bytes.length + 1 });
+  let vertices: Vertices | undefined;
+  const indices: number[] = [];
+  for (const element of elements) {
+    if (element.name === 'vertex') {
+      vertices = new Vertices(element);
+      for (let v = 0; v < element.count; v++) {
+        for (let p = 0; p < element.properties.length; p++) {
+          const { list, type } = element.properties[p]!;
+          const count = list ? source.next(list) : undefined;
+          for (let k = 0; k < (count ?? 0); k++) if (source.next(type) === undefined) return truncated();
+          if (list) continue;
+          const x = source.next(type);
+          if (x === undefined) return truncated();
+          vertices.put(v, p, x);
+        }
+      }
+      continue;
+    }
+    for (let f = 0; f < element.count; f++) {
+      for (const { name: property, list, type } of element.properties) {
+        const count = list ? source.next(list) : 1;
+        if (count === undefined) return truncated();
+        const isFace = element.name === 'face' && /^vertex_ind(ex|ices)$/.test(property);
+        if (isFace && !(Number.isInteger(count) && count >= 3))
+          return fail('ply.face', { file: name, face: f, corners: count });
+        if (count > body.length) return fail('ply.face', { file: name, face: f, corners: count });
+        let [first, before] = [0, 0];
+        for (let k = 0; k < count; k++) {
+          const x = source.next(type);
+          if (x === undefined) return truncated();
+          if (!isFace) continue;
+          if (k === 0) first = x;
+          if (k > 1) indices.push(first, before, x);
+          before = x;
+        }
+        if (indices.length > MAX_TRIANGLES * 3)
+          return fail('mesh.too-large', { triangles: indices.length / 3, most: MAX_TRIANGLES });
+      }
+    }
+  }
+  const wrong = indices.find((i) => !(i >= 0 && Number.isInteger(i)));
+  if (wrong !== undefined) return fail('mesh.index-out-of-range', { index: wrong, vertices: vertices?.count ?? 0 });
+  return fixMesh({
+    ...(vertices ?? new Vertices({ name: 'vertex', count: 0, properties: [] })).build(),
+    indices: Uint32Array.from(indices),
+    parts: [{ name: 'Mesh', material: 0, start: 0, count: indices.length }],
+    materials: [{ ...PLAIN_MATERIAL, ...(vertices?.hasColours && { colour: [1, 1, 1, 1] as const }) }],
+    images: [],
+  });
+}
+
+/** Bytes of each scalar type. */
+export const SIZES = { i1: 1, u1: 1, i2: 2, u2: 2, i4: 4, u4: 4, f4: 4, f8: 8 } as const;
+
+function binarySource(body: Uint8Array, little: boolean): Source {
+  const view = new DataView(body.buffer, body.byteOffset, body.byteLength);
+  let at = 0;
+  const read = {
+    i1: () => view.getInt8(at),
+    u1: () => view.getUint8(at),
+    i2: () => view.getInt16(at, little),
+    u2: () => view.getUint16(at, little),
+    i4: () => view.getInt32(at, little),
+    u4: () => view.getUint32(at, little),
+    f4: () => view.getFloat32(at, little),
+    f8: () => view.getFloat64(at, little),
+  };
+  return {
+    next(type) {
+      if (at + SIZES[type] > view.byteLength) return undefined;
+      const x = read[type]();
+      at += SIZES[type];
+      return x;
+    },
+  };
+}
+
+function asciiSource(body: Uint8Array): Source {
+  let at = 0;
+  const isSpace = (c: number) => c === 32 || (c >= 9 && c <= 13);
+  return {
+    next() {
+      while (at < body.length && isSpace(body[at]!)) at++;
+      const start = at;
+      while (at < body.length && !isSpace(body[at]!)) at++;
+      if (at === start) return undefined;
+      return Number(String.fromCharCode(...body.subarray(start, Math.min(at, start + 64))));
+    },
+  };
+}
+
+/** Gathers what is known of the vertices. */
+class Vertices {
+  readonly count: number;
+  readonly hasColours: boolean;
+  readonly #places: readonly {
+    readonly to: Float32Array | undefined;
+    readonly at: number;
+    readonly stride: number;
+    readonly scale: number;
+  }[];
+  readonly #positions: Float32Array;
+  readonly #normals: Float32Array | undefined;
+  readonly #uvs: Float32Array;
+  readonly #colours: Float32Array | undefined;
+
+  constructor({ count, properties }: PlyElement) {
+    const has = (name: string) => properties.some((p) => p.name === name);
+    this.count = count;
+    this.hasColours = has('red') && has('green') && has('blue');
+    this.#positions = new Float32Array(count * 3);
+    this.#normals = has('nx') && has('ny') && has('nz') ? new Float32Array(count * 3) : undefined;
+    this.#uvs = new Float32Array(count * 2);
+    this.#colours = this.hasColours ? new Float32Array(count * 4).fill(1) : undefined;
+    const targets: Readonly<Record<string, readonly [Float32Array | undefined, number, number]>> = {
+      x: [this.#positions, 0, 3],
+      y: [this.#positions, 1, 3],
+      z: [this.#positions, 2, 3],
+      nx: [this.#normals, 0, 3],
+      ny: [this.#normals, 1, 3],
+      nz: [this.#normals, 2, 3],
+      s: [this.#uvs, 0, 2],
+      u: [this.#uvs, 0, 2],
+      t: [this.#uvs, 1, 2],
+      v: [this.#uvs, 1, 2],
+      red: [this.#colours, 0, 4],
+      green: [this.#colours, 1, 4],
+      blue: [this.#colours, 2, 4],
+      alpha: [this.#colours, 3, 4],
+    };
+    this.#places = properties.map(({ name, type, list }) => {
+      const [to, at, stride] = list ? [undefined, 0, 0] : (targets[name] ?? [undefined, 0, 0]);
+      const isColour = to !== undefined && to === this.#colours;
+      return { to, at, stride, scale: isColour ? (type === 'u1' ? 255 : type === 'u2' ? 65_535 : 1) : 1 };
+    });
+  }
+
+  put(vertex: number, property: number, value: number): void {
+    const { to, at, stride, scale } = this.#places[property]!;
+    if (to) to[vertex * stride + at] = value / scale;
+  }
+
+  build() {
+    // Image rows run down in the mesh's texture coordinates and up in the file's.
+    for (let i = 1; i < this.#uvs.length; i += 2) this.#uvs[i] = 1 - this.#uvs[i]!;
+    const colours = this.#colours;
+    if (colours) for (let i = 0; i < colours.length; i++) if (i % 4 < 3) colours[i] = toLinear(colours[i]!);
+    return { positions: this.#positions, normals: this.#normals, uvs: this.#uvs, ...(colours && { colours }) };
+  }
+}
+
+/** sRGB 0 to 1 as linear light (IEC 61966-2-1). */
+const toLinear = (c: number): number => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
