@@ -12,6 +12,7 @@ const esm = [
   'earcut',
   'three-stdlib',
   'manifold-3d',
+  'meshoptimizer',
 ];
 
 /** @type {import('jest').Config} */

@@ -3,12 +3,12 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { encodeProjectFile } from '../src/project/project-file';
-import { saltgrassLanding } from '../src/project/samples';
+import { causeway } from '../src/project/samples';
 
 const ROOT = join(__dirname, '..');
 const folder = mkdtempSync(join(tmpdir(), 'rattan-cli-'));
 const project = join(folder, 'project.json');
-writeFileSync(project, encodeProjectFile({ project: saltgrassLanding(), assets: new Map() }));
+writeFileSync(project, encodeProjectFile({ project: causeway(), assets: new Map() }));
 
 const rattan = (...args: string[]) =>
   spawnSync(process.execPath, [join(ROOT, 'cli/rattan.mjs'), ...args], { cwd: folder, encoding: 'utf8' });
@@ -46,6 +46,7 @@ describe('rattan bake', () => {
     for (const key of keys) expect(run).toHaveProperty(key);
     expect(Object.keys(run.placements[0])).toEqual([
       'piece',
+      'kind',
       'station',
       'naturalLength',
       'length',

@@ -5,7 +5,8 @@ import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 import { writerFor } from '../formats/registry';
 import { changeRun, setStep } from '../project/commands/runs';
 import { encodeProjectFile } from '../project/project-file';
-import { saltgrassLanding } from '../project/samples';
+import { movePoint } from '../project/commands/paths';
+import { causeway, saltgrassLanding } from '../project/samples';
 import { emptyProject, type Project } from '../project/schema';
 import { answerBake } from './bake-answer';
 import { BENDING_SHARE, bakeFiles, bakeProject, loadFrom } from './bake';
@@ -17,7 +18,7 @@ const deriver = () => new Deriver(loadFrom(new Map()));
 
 describe('bakeProject', () => {
   it('bakes the demo: 32 pieces of road on 128 m of path, and the drain as one', async () => {
-    const { scene, reports } = unwrap(await bakeProject(saltgrassLanding(), deriver(), { frames: 11 }));
+    const { scene, reports } = unwrap(await bakeProject(causeway(), deriver(), { frames: 11 }));
     const [road, drain] = reports;
     expect(scene.map(({ name }) => name)).toEqual(['Causeway', 'Kerb drain']);
     expect(isClosed(scene[1]!.mesh)).toBe(true);
@@ -35,9 +36,34 @@ describe('bakeProject', () => {
     expect(road!.triangles).toBe(scene[0]!.mesh.indices.length / 3);
   });
 
+  it('bakes every run of the landing, each with nothing to find', async () => {
+    const landing = saltgrassLanding();
+    const { scene, reports } = unwrap(await bakeProject(landing, deriver()));
+    expect(scene).toHaveLength(landing.runs.length);
+    for (const { run, findings, placements, pathLength } of reports) {
+      expect([run, findings]).toEqual([run, []]);
+      for (const { stretch } of placements) expect(Math.abs(stretch - 1)).toBeLessThan(0.05);
+      expect(pathLength).toBeGreaterThan(1);
+    }
+    const rope = scene.find(({ name }) => name === 'Mooring line')!;
+    expect(isClosed(rope.mesh)).toBe(true); // 37 pieces, and no seam between them
+  });
+
+  it('fills the path with a coil, whatever its length', async () => {
+    const landing = saltgrassLanding();
+    const [cord] = unwrap(await bakeProject(landing, deriver(), { run: 'Lamp cord' })).reports;
+    expect(cord!.placements[0]!.stretch).toBeCloseTo(1, 4);
+    const { points } = landing.paths.find(({ id }) => id === 'lamp-cord-path')!.curve;
+    const lower = movePoint(landing, 'lamp-cord-path', points.length - 1, [40.2, 1.9, -9.3]);
+    const [longer] = unwrap(await bakeProject(lower, deriver(), { run: 'Lamp cord' })).reports;
+    expect(longer!.pathLength).toBeGreaterThan(cord!.pathLength + 0.4);
+    expect(longer!.placements[0]!.stretch).toBeCloseTo(1, 4);
+    expect(longer!.triangles).toBeGreaterThan(cord!.triangles);
+  });
+
   it('makes the same bytes twice', async () => {
     const [a, b] = await Promise.all(
-      [1, 2].map(async () => unwrap(await bakeFiles(saltgrassLanding(), deriver(), 'glb', 'a')).files[0]!.bytes),
+      [1, 2].map(async () => unwrap(await bakeFiles(causeway(), deriver(), 'glb', 'a')).files[0]!.bytes),
     );
     expect(Buffer.compare(a!, b!)).toBe(0);
   });
@@ -45,7 +71,7 @@ describe('bakeProject', () => {
   it.each(['glb', 'obj', 'stl'])('tells how far it is, from bending to the end of writing (%s)', async (extension) => {
     const shares: number[] = [];
     const onProgress = (share: number) => shares.push(share);
-    const project = setStep(saltgrassLanding(), 'kerb-drain-run', 'bending', { slicing: { by: 'rows', rows: 2000 } });
+    const project = setStep(causeway(), 'kerb-drain-run', 'bending', { slicing: { by: 'rows', rows: 2000 } });
     await bakeFiles(project, deriver(), extension, 'a', { run: 'Kerb drain', onProgress });
     expect(shares.length).toBeGreaterThan(2); // one piece, and yet not one step
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
@@ -54,7 +80,7 @@ describe('bakeProject', () => {
   });
 
   it('reports turns as twist, evenly', async () => {
-    const project = setStep(saltgrassLanding(), 'causeway', 'bending', {
+    const project = setStep(causeway(), 'causeway', 'bending', {
       turns: 2,
       frames: { rule: 'leastTwist', up: [0, 1, 0] },
     });
@@ -65,15 +91,15 @@ describe('bakeProject', () => {
   });
 
   it('leaves hidden runs out, and says so when nothing is left or a run is unknown', async () => {
-    const hidden = changeRun(saltgrassLanding(), 'causeway', { visible: false });
+    const hidden = changeRun(causeway(), 'causeway', { visible: false });
     expect(unwrap(await bakeProject(hidden, deriver())).scene).toHaveLength(1);
     const code = async (project: Project, run?: string, time?: number) => {
       const result = await bakeProject(project, deriver(), { run, time: time ?? null });
       return result.ok ? 'ok' : result.problems[0]!.code;
     };
     expect(await code(emptyProject('Empty'))).toBe('bake.empty');
-    expect(await code(saltgrassLanding(), 'Motorway')).toBe('run.unknown');
-    expect(await code(saltgrassLanding(), undefined, 0)).toBe('bake.empty');
+    expect(await code(causeway(), 'Motorway')).toBe('run.unknown');
+    expect(await code(causeway(), undefined, 0)).toBe('bake.empty');
   });
 
   it('uses brought meshes', async () => {
@@ -81,7 +107,7 @@ describe('bakeProject', () => {
     const files = await writerFor('obj')!.write!([{ name: 'Hose', mesh }], 'hose');
     const { brought, bytes } = unwrap(await bringMesh(files));
     expect(brought).toMatchObject({ fileName: 'hose.obj', triangles: mesh.indices.length / 3 });
-    const project = saltgrassLanding();
+    const project = causeway();
     const source = { from: 'asset' as const, asset: brought.asset, fileName: 'hose.obj' };
     const segments = [{ ...project.segments[0]!, source, prepare: PREPARE_DEFAULTS }, project.segments[1]!];
     const assets = new Map([[brought.asset, bytes]]);
@@ -96,7 +122,7 @@ describe('bakeProject', () => {
 });
 
 describe('POST /api/bake', () => {
-  const body = encodeProjectFile({ project: saltgrassLanding(), assets: new Map() });
+  const body = encodeProjectFile({ project: causeway(), assets: new Map() });
   const ask = (query: string, text = body, limits?: { bytes: number; seconds: number }) =>
     answerBake(new Request(`http://localhost/api/bake${query}`, { method: 'POST', body: text }), limits);
 

@@ -9,6 +9,8 @@ import { buildFrameTable } from '../core/frames/build-frame-table';
 import type { FrameTable } from '../core/frames/frame-table';
 import { fail, ok, type Result } from '../core/math/result';
 import { resolveReach } from '../core/laying/lay';
+import { cleanMesh } from '../core/mesh/clean/clean-mesh';
+import type { MeshFigures } from '../core/mesh/clean/figures';
 import type { Mesh } from '../core/mesh/mesh';
 import { maker, makeSegment, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { halfWidth, prepareSegment, type PreparedSegment } from '../core/segment/prepare';
@@ -24,6 +26,8 @@ export interface ReadySegment {
   /** Changes exactly when the segment does. */
   readonly key: string;
   readonly prepared: PreparedSegment;
+  /** Before and after cleaning. */
+  readonly figures: { readonly before: MeshFigures; readonly after: MeshFigures };
   readonly support: Float64Array;
   readonly slices: SliceStore;
 }
@@ -103,10 +107,14 @@ export class Deriver {
         this.#segments.drop(key);
         return mesh;
       }
-      const prepared = prepareSegment(mesh.value, prepare);
+      const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit);
+      const prepared = prepareSegment(clean, prepare);
       if (!prepared.ok) return prepared;
       const support = buildSupport(prepared.value.mesh.positions);
-      return ok({ key, prepared: prepared.value, support, slices: new Map() }, mesh.warnings);
+      return ok(
+        { key, prepared: prepared.value, figures: { before, after }, support, slices: new Map() },
+        mesh.warnings,
+      );
     });
   }
 

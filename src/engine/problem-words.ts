@@ -27,6 +27,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'bucket.thick': (f) =>
     `A plate of ${metresText(f.plate)} is too thick for a bucket of this size. Take an eighth of its least side at most.`,
   'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change From or To in step 3.',
+  'laying.no-room': (f) =>
+    `Head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them in step 1, or lengthen the reach.`,
   'laying.too-many': (f) =>
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,
   'laying.pitch': (f) =>

@@ -24,6 +24,7 @@ export interface RunReport {
   readonly tightestStation: number | null;
   readonly placements: readonly {
     readonly piece: number;
+    readonly kind: 'head' | 'body' | 'tail';
     readonly station: number;
     readonly naturalLength: number;
     readonly length: number;
@@ -58,12 +59,13 @@ export function buildReport(run: string, derived: DerivedRun, options: ReportOpt
     planLength: table.planLength,
     tightestRadius: isBent ? tight.radius : null,
     tightestStation: isBent ? tight.station : null,
-    placements: laying.placements.map(({ piece, station, length, gap }) => ({
+    placements: laying.placements.map(({ piece, kind, station, length, gap }) => ({
       piece,
+      kind,
       station,
-      naturalLength: natural,
+      naturalLength: kind === 'body' ? natural : length,
       length,
-      stretch: length / natural,
+      stretch: kind === 'body' ? length / natural : 1,
       roll: roll + rollPerMetre * (station - reach.from),
       gap,
     })),

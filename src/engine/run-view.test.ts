@@ -1,7 +1,7 @@
 import { unwrap } from '../core/testing/runs';
 import { setStep } from '../project/commands/runs';
 import { movePoint } from '../project/commands/paths';
-import { saltgrassLanding } from '../project/samples';
+import { causeway } from '../project/samples';
 import type { Project } from '../project/schema';
 import { loadFrom } from './bake';
 import { Deriver, sourceOf } from './derive';
@@ -18,30 +18,28 @@ const view = async (project: Project, held = NOTHING, time: number | null = null
 
 describe('buildRunView', () => {
   it('sends topology and materials once, and again only when they have changed', async () => {
-    const first = await view(saltgrassLanding());
+    const first = await view(causeway());
     expect(first.topology!.indices.length / 3).toBe(first.triangles);
     expect(first.surface!.materials.length).toBeGreaterThan(2);
     const held = { topologyKey: first.topologyKey, surfaceKey: first.surfaceKey };
-    const nudged = await view(movePoint(saltgrassLanding(), 'causeway-line', 0, [-43.5, 0, 8.01]), held);
+    const nudged = await view(movePoint(causeway(), 'causeway-line', 0, [-43.5, 0, 8.01]), held);
     expect(nudged.topology).toBeUndefined();
     expect(nudged.surface).toBeUndefined();
     expect(nudged.positions).not.toEqual(first.positions);
-    const fewer = await view(setStep(saltgrassLanding(), 'causeway', 'laying', { rule: 'byCount', count: 5 }), held);
+    const fewer = await view(setStep(causeway(), 'causeway', 'laying', { rule: 'byCount', count: 5 }), held);
     expect(fewer.topology).toBeDefined();
     expect(fewer.surface).toBeUndefined();
   });
 
   it('never takes another worker’s numbers for its own', async () => {
-    const first = await view(saltgrassLanding());
-    const derived = unwrap(
-      await deriver.derive(unwrap(sourceOf(saltgrassLanding(), saltgrassLanding().runs[0]!)), null),
-    );
+    const first = await view(causeway());
+    const derived = unwrap(await deriver.derive(unwrap(sourceOf(causeway(), causeway().runs[0]!)), null));
     const held = { topologyKey: first.topologyKey, surfaceKey: first.surfaceKey };
     expect(buildRunView(derived, held, new SegmentNumbers('b:')).topology).toBeDefined();
   });
 
   it('says what every laying rule would come to', async () => {
-    const { choices } = await view(saltgrassLanding());
+    const { choices } = await view(causeway());
     expect(choices.fillStretch).toMatchObject({ count: 32, remainder: 0 });
     expect(choices.fillGaps).toMatchObject({ count: 32, stretch: 1 });
     expect(choices.byCount!.remainder).toBeGreaterThan(80);
@@ -49,7 +47,7 @@ describe('buildRunView', () => {
   });
 
   it('samples the path evenly, with tightness below 1 where nothing folds over', async () => {
-    const { path } = await view(saltgrassLanding());
+    const { path } = await view(causeway());
     const count = path.line.length / 3;
     expect(path.curvature).toHaveLength(count);
     expect((count - 1) * path.step).toBeCloseTo(path.length, 9);
@@ -58,18 +56,18 @@ describe('buildRunView', () => {
   });
 
   it('hands over each buffer once', async () => {
-    const buffers = transferables(await view(saltgrassLanding()));
+    const buffers = transferables(await view(causeway()));
     expect(new Set(buffers).size).toBe(buffers.length);
     // A run of one piece as well, without taking the segment's own arrays away.
-    const single = setStep(saltgrassLanding(), 'causeway', 'laying', { rule: 'onePiece' });
+    const single = setStep(causeway(), 'causeway', 'laying', { rule: 'onePiece' });
     structuredClone(0, { transfer: transferables(await view(single)) });
     expect((await view(single)).topology!.indices.length).toBeGreaterThan(0);
   });
 
   it('is empty before anything has grown, and whole at the end', async () => {
-    expect((await view(saltgrassLanding(), NOTHING, 0)).positions).toHaveLength(0);
-    const whole = await view(saltgrassLanding());
-    expect((await view(saltgrassLanding(), NOTHING, 4)).positions).toEqual(whole.positions);
+    expect((await view(causeway(), NOTHING, 0)).positions).toHaveLength(0);
+    const whole = await view(causeway());
+    expect((await view(causeway(), NOTHING, 4)).positions).toEqual(whole.positions);
   });
 });
 

@@ -8,7 +8,7 @@ import { lay, type Laying } from '../core/laying/lay';
 import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
-import type { ChosenAxes } from '../core/segment/find-axes';
+import type { NamedAxes } from '../core/segment/find-axes';
 import type { PreparedSegment } from '../core/segment/prepare';
 import type { DerivedRun } from './derive';
 
@@ -53,7 +53,7 @@ export interface RunView {
     readonly length: number;
     readonly box: Box;
     readonly sourceBox: Box;
-    readonly axes: ChosenAxes;
+    readonly axes: NamedAxes;
     /** Rows that the segment came with, and the most that a piece has after slicing. */
     readonly ownRows: number;
     readonly rows: number;
@@ -154,7 +154,15 @@ export function transferables(view: RunView): ArrayBuffer[] {
 function layingChoices({ source, table, ready }: DerivedRun): RunView['choices'] {
   const choices: Partial<Record<LayingRuleName, LayingChoice>> = {};
   for (const { kind } of LAYING_RULES) {
-    const laid = lay({ ...source.job.laying, rule: kind }, ready.prepared.length, table.length, table.closed);
+    const { cut, length } = ready.prepared;
+    const once = { head: cut?.head?.length ?? 0, tail: cut?.tail?.length ?? 0 };
+    const laid = lay(
+      { ...source.job.laying, rule: kind },
+      cut?.body.length ?? length,
+      table.length,
+      table.closed,
+      once,
+    );
     if (!laid.ok) continue;
     const { placements, stretch, gap, remainder } = laid.value;
     choices[kind] = { count: placements.length, stretch, gap, remainder };

@@ -1,6 +1,7 @@
 import { fillFrame } from '../frames/fill-frame';
-import { CURVATURE, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable } from '../frames/frame-table';
+import { CURVATURE, FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable } from '../frames/frame-table';
 import type { PreparedSegment } from '../segment/prepare';
+import { stiffPlaces } from '../segment/stiff-zones';
 
 /** How one piece lies on the path. */
 export interface Bend {
@@ -32,9 +33,9 @@ export function bendPiece(
   bend: Bend,
 ): void {
   const { mesh, rows } = segment;
-  const frames = rowFrames(segment, table, bend);
+  const { frames, factors } = rowFrames(segment, table, bend);
   placeRows(outPositions, firstVertex * 3, mesh.positions, rows, frames, bend.gauge);
-  turnRows(outNormals, firstVertex * 3, mesh.positions, mesh.normals, rows, frames, bend);
+  turnRows(outNormals, firstVertex * 3, mesh.positions, mesh.normals, rows, frames, factors, bend);
 }
 
 /** Square of the forward part below which a normal counts as square to the path: a millionth, far below a float's error. */
@@ -47,14 +48,29 @@ const SQUARE_ON = 1e-12;
  * divisions. Blocks of 64 rows, and a second loop for rows with other normals, made no difference.
  */
 
-/** The rolled frame of every row, laid out as samples of a frame table. */
-function rowFrames({ mesh, rows }: PreparedSegment, table: FrameTable, bend: Bend): Float64Array {
+interface RowFrames {
+  /** The rolled frame of every row, laid out as samples of a frame table. */
+  readonly frames: Float64Array;
+  /** Metres along the path per metre of segment, for every row. */
+  readonly factors: Float64Array;
+}
+
+function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): RowFrames {
+  const { mesh, rows } = segment;
   const rowCount = rows.length - 1;
   const frames = new Float64Array(rowCount * FRAME_STRIDE);
+  const factors = new Float64Array(rowCount).fill(bend.factor);
+  const places = segment.stiff.length > 0 ? stiffPlaces(segment, bend.factor) : undefined;
   for (let r = 0; r < rowCount; r++) {
     const at = r * FRAME_STRIDE;
-    const station = bend.station + bend.factor * mesh.positions[rows[r]! * 3]!;
+    const x = mesh.positions[rows[r]! * 3]!;
+    const place = places?.(x);
+    const station = bend.station + (place ? place.frameAt : bend.factor * x);
     fillFrame(frames, at, table, station);
+    if (place) {
+      factors[r] = place.factor;
+      if (place.isStiff) carryStiff(frames, at, place.along - place.frameAt, bend.rollPerMetre);
+    }
     const angle = bend.roll + bend.rollPerMetre * (station - bend.rollFrom);
     if (angle === 0) continue;
     const c = Math.cos(angle);
@@ -66,7 +82,14 @@ function rowFrames({ mesh, rows }: PreparedSegment, table: FrameTable, bend: Ben
       frames[k + SIDE] = v * c - u * s;
     }
   }
-  return frames;
+  return { frames, factors };
+}
+
+/** Moves a frame `by` metres along its own forward and takes bend and twist out of it, the run's own roll per metre too. */
+function carryStiff(frames: Float64Array, at: number, by: number, rollPerMetre: number): void {
+  for (let c = 0; c < 3; c++) frames[at + c]! += by * frames[at + FORWARD + c]!;
+  frames.fill(0, at + CURVATURE, at + TWIST);
+  frames[at + TWIST] = -rollPerMetre;
 }
 
 function placeRows(
@@ -106,12 +129,13 @@ function turnRows(
   normals: Float32Array,
   rows: Uint32Array,
   frames: Float64Array,
+  factors: Float64Array,
   bend: Bend,
 ): void {
   const { gauge, rollPerMetre } = bend;
-  const ahead = gauge / bend.factor;
   for (let r = 0; r + 1 < rows.length; r++) {
     const f = r * FRAME_STRIDE;
+    const ahead = gauge / factors[r]!;
     const fx = frames[f + 3]!;
     const fy = frames[f + 4]!;
     const fz = frames[f + 5]!;

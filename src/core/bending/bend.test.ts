@@ -6,6 +6,8 @@ import { area, volume } from '../mesh/measure';
 import { makeSegmentMesh, type MakerSpec } from '../segment/registry';
 import { sliceSegment } from '../segment/slice';
 import { evenPlanes } from '../segment/plan-slices';
+import { stiffPlaces } from '../segment/stiff-zones';
+import { planRun } from './plan-run';
 import type { RunJob } from './run-spec';
 
 const circle = (R: number) => {
@@ -279,5 +281,63 @@ describe('growth', () => {
       return mesh.positions.reduce((most, x, i) => (i % 3 === 0 ? Math.max(most, x) : most), 2);
     };
     expect([0, 1, 2, 4, 9, null].map((t) => Number(reach(t).toFixed(4)))).toEqual([2, 4, 6, 10, 10, 10]);
+  });
+});
+
+describe('stiff zones', () => {
+  const table = () => tableOf(compiled(pathOf('smooth', [[0, 0, 0], [3, 0.4, 2], [6, 0, -1], [10, 1, 0]])), 'upright'); // prettier-ignore
+  const bar = makeSegmentMesh({ kind: 'plank', length: 2, width: 0.3, thickness: 0.1 });
+  const distances = (positions: Float32Array, among: readonly number[]) =>
+    among.flatMap((a, i) =>
+      among.slice(i + 1).map((b) => Math.hypot(...[0, 1, 2].map((c) => positions[a * 3 + c]! - positions[b * 3 + c]!))),
+    );
+
+  it('keep every distance within them, while the rest takes up the stretch', () => {
+    const segment = sliceSegment(prepared(bar, { stiff: [{ from: 0.5, to: 1.1 }] }), evenPlanes(2, 40));
+    const job = jobOf({ laying: { rule: 'byCount', count: 1 }, bending: { slicing: { by: 'off' }, turns: 0.2 } });
+    const stretched = { ...job, laying: { ...job.laying, rule: 'onePiece' as const, to: 2.3 } };
+    const { mesh, plan } = bentRun(segment, table(), stretched);
+    const straight = plan.pieces[0]!.segment.mesh.positions;
+    const zone = [...Array(straight.length / 3).keys()].filter(
+      (v) => straight[v * 3]! > 0.5 - 1e-6 && straight[v * 3]! < 1.1 + 1e-6,
+    );
+    const [before, after] = [distances(straight, zone), distances(mesh.positions, zone)];
+    after.forEach((d, i) => expect(Math.abs(d - before[i]!)).toBeLessThan(1e-5));
+    const end = mesh.positions.slice(-3);
+    expect(Math.hypot(...end)).toBeGreaterThan(2.1); // 2.3 m of path, not the segment's 2
+  });
+
+  it('share out lengths exactly', () => {
+    const place = stiffPlaces(prepared(bar, { stiff: [{ from: 0.5, to: 1.1 }, { from: 1.9, to: 1.5 }] }), 1.2); // prettier-ignore
+    const soft = (2.4 - 1) / (2 - 1);
+    expect(place(0.5).along).toBeCloseTo(0.5 * soft, 12);
+    expect(place(0.8)).toMatchObject({ isStiff: true, factor: 1 });
+    expect(place(1.1).along - place(0.5).along).toBeCloseTo(0.6, 12);
+    expect(place(1.3)).toMatchObject({ isStiff: false });
+    expect(place(2).along).toBeCloseTo(2.4, 12);
+  });
+});
+
+describe('head, body and tail', () => {
+  const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [10, 0, 0]])), 'upright'); // prettier-ignore
+  const hose = makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.1, sides: 12 });
+
+  it('are laid once, between them the body as often as it fits, and all joints close', () => {
+    const segment = prepared(hose, { head: 0.2, tail: 0.3 });
+    const { mesh, plan } = bentRun(segment, table, jobOf({ laying: { rule: 'fillStretch' } }));
+    const { placements } = plan.laying;
+    expect(placements.map(({ kind }) => kind)).toEqual(['head', ...Array(19).fill('body'), 'tail']);
+    expect(placements[0]).toMatchObject({ station: 0, length: 0.2 });
+    expect(placements[20]!.length).toBeCloseTo(0.3, 6);
+    expect(placements[20]!.station + placements[20]!.length).toBeCloseTo(10, 9);
+    expect(isClosed(mesh)).toBe(true);
+    expect(volume(mesh) / (volume(hose) * 10)).toBeCloseTo(1, 5);
+  });
+
+  it('are told when they do not fit into the reach', () => {
+    const segment = prepared(hose, { head: 0.4, tail: 0.4 });
+    const job = jobOf({ laying: { rule: 'fillStretch', from: 0, to: 0.7 } });
+    const plan = planRun({ table, segment, job, time: null, slices: new Map() });
+    expect(plan).toMatchObject({ ok: false, problems: [{ code: 'laying.no-room' }] });
   });
 });

@@ -1,5 +1,5 @@
 import type { FrameTable } from '../frames/frame-table';
-import { lay, type Laying } from '../laying/lay';
+import { lay, type Laying, type Placement } from '../laying/lay';
 import { fail, ok, type Result } from '../math/result';
 import { grownShare } from '../motion/growth';
 import { cutOff } from '../segment/cut-off';
@@ -40,7 +40,9 @@ export const MAX_RUN_VERTICES = 60_000_000;
 
 /** Problems: those of {@link lay}, and `run.too-large` with `vertices` and `most`. */
 export function planRun({ table, segment, job, time, slices }: PlanInput): Result<RunPlan> {
-  const laid = lay(job.laying, segment.length, table.length, table.closed);
+  const { head, body, tail } = segment.cut ?? { body: segment };
+  const once = { head: head?.length ?? 0, tail: tail?.length ?? 0 };
+  const laid = lay(job.laying, body.length, table.length, table.closed, once);
   if (!laid.ok) return laid;
   const laying = laid.value;
   const share = grownShare(job.motion, time);
@@ -49,31 +51,37 @@ export function planRun({ table, segment, job, time, slices }: PlanInput): Resul
   const { bending } = job;
   const end = from + (to - from) * share;
   const rollPerMetre = (2 * Math.PI * bending.turns) / (end - from);
+  const parts = { head: head ?? body, body, tail: tail ?? body };
   const placed = laying.placements
-    .map(({ station, length }) => ({
-      start: from + (station - from) * share,
-      factor: (length * share) / segment.length,
-    }))
+    .map(({ kind, station, length }) => {
+      const worn = parts[kind];
+      return { kind, worn, start: from + (station - from) * share, factor: (length * share) / worn.length };
+    })
     .filter(({ start }) => bending.pastEnd !== 'trim' || start < end * (1 - 1e-12));
-  const touch = laying.gap === 0 && segment.endsMatch;
-  const isRing = share === 1 && isClosedRing(laying, table, bending.turns);
+  // A cut through the segment fits itself; bodies fit each other when their ends do.
+  const meet = (before: PartKind, after: PartKind) =>
+    before === 'body' && after === 'body' ? laying.gap === 0 && body.endsMatch : true;
+  const isRing = share === 1 && meet('body', 'body') && isClosedRing(laying, table, bending.turns);
   const single = laying.placements.length === 1;
   const pieces: PlannedPiece[] = [];
   let vertexCount = 0;
-  for (const [i, { start, factor }] of placed.entries()) {
+  for (const [i, { kind, worn, start, factor }] of placed.entries()) {
     const bend = { station: start, factor, gauge: bending.gauge, roll: bending.roll, rollFrom: from, rollPerMetre };
+    const [before, after] = [placed[i - 1], placed[i + 1]];
     const ends: SegmentEnd[] = [];
-    if (touch && (i > 0 || isRing)) ends.push('start');
-    if (touch && (i + 1 < placed.length || isRing)) ends.push('end');
-    const isTrimmed = bending.pastEnd === 'trim' && start + factor * segment.length > end * (1 + 1e-12);
-    const sliced = slicedFor({ table, segment, job, bend, slices, single, ends: isTrimmed ? [] : ends });
-    const worn = isTrimmed ? openEnds(cutOff(sliced, (end - start) / factor), ends) : sliced;
-    vertexCount += worn.mesh.positions.length / 3;
+    if (before ? meet(before.kind, kind) : isRing) ends.push('start');
+    if (after ? meet(kind, after.kind) : isRing) ends.push('end');
+    const isTrimmed = bending.pastEnd === 'trim' && start + factor * worn.length > end * (1 + 1e-12);
+    const sliced = slicedFor({ table, segment: worn, job, bend, slices, kind, single, ends: isTrimmed ? [] : ends });
+    const shown = isTrimmed ? openEnds(cutOff(sliced, (end - start) / factor), ends) : sliced;
+    vertexCount += shown.mesh.positions.length / 3;
     if (vertexCount > MAX_RUN_VERTICES) return fail('run.too-large', { vertices: vertexCount, most: MAX_RUN_VERTICES });
-    pieces.push({ segment: worn, bend });
+    pieces.push({ segment: shown, bend });
   }
   return ok({ laying, pieces, vertexCount });
 }
+
+type PartKind = Placement['kind'];
 
 /** Whether the last piece runs on into the first. */
 function isClosedRing({ reach, remainder }: Laying, table: FrameTable, turns: number): boolean {
@@ -83,15 +91,16 @@ function isClosedRing({ reach, remainder }: Laying, table: FrameTable, turns: nu
 
 interface SliceInput extends Omit<PlanInput, 'time'> {
   readonly bend: Bend;
+  readonly kind: PartKind;
   /** The run is one piece: slices only where the path asks for them. Many pieces share a few even slicings instead. */
   readonly single: boolean;
   /** Ends that a neighbour covers. */
   readonly ends: readonly SegmentEnd[];
 }
 
-function slicedFor({ table, segment, job, bend, slices, single, ends }: SliceInput): PreparedSegment {
+function slicedFor({ table, segment, job, bend, slices, kind, single, ends }: SliceInput): PreparedSegment {
   const { slicing } = job.bending;
-  const sliced = (planes: Float64Array, row: number) => stored(slices, segment, planes, row, ends);
+  const sliced = (planes: Float64Array, row: number) => stored(slices, kind, segment, planes, row, ends);
   if (slicing.by === 'off') return sliced(new Float64Array(), 0);
   if (slicing.by === 'rows') return sliced(evenPlanes(segment.length, slicing.rows), 0);
   const offset = halfWidth(segment.box) * bend.gauge;
@@ -112,12 +121,13 @@ function slicedFor({ table, segment, job, bend, slices, single, ends }: SliceInp
 
 function stored(
   slices: SliceStore,
+  kind: PartKind,
   segment: PreparedSegment,
   planes: Float64Array,
   row: number,
   ends: readonly SegmentEnd[],
 ): PreparedSegment {
-  const key = `${planes.length}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
+  const key = `${kind}:${planes.length}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
   let found = slices.get(key);
   if (!found) {
     const useful = row > 0 ? usefulPlanes(segment, planes, segment.length / (planes.length + 1)) : planes;

@@ -11,6 +11,8 @@ export interface Reach {
 /** One laid piece, metres. */
 export interface Placement {
   readonly piece: number;
+  /** Whether it is the segment's head or tail, laid once, or its body. */
+  readonly kind: 'head' | 'body' | 'tail';
   readonly station: number;
   /** Length along the path; natural length times the stretch. */
   readonly length: number;
@@ -35,31 +37,52 @@ export function resolveReach({ from, to }: Pick<LayingSpec, 'from' | 'to'>, path
   return { from: start, to: Math.max(Math.min(to ?? pathLength, pathLength), start) };
 }
 
+/** Lengths of what is laid once at either end, metres; 0 = none. */
+export interface LaidOnce {
+  readonly head: number;
+  readonly tail: number;
+}
+
 /**
  * Works out where each piece starts and how long it becomes.
- * Problems: `laying.no-reach`, `laying.too-many` with `pieces` and `most`, `laying.pitch` (pieces overlap by their whole length).
+ * `natural` is the length of the body, which repeats between head and tail.
+ * Problems: `laying.no-reach`, `laying.no-room` (head and tail need more than the reach), `laying.too-many` with `pieces` and `most`, `laying.pitch` (pieces overlap by their whole length).
  */
-export function lay(spec: LayingSpec, natural: number, pathLength: number, closed: boolean): Result<Laying> {
+export function lay(
+  spec: LayingSpec,
+  natural: number,
+  pathLength: number,
+  closed: boolean,
+  { head, tail }: LaidOnce = { head: 0, tail: 0 },
+): Result<Laying> {
   const reach = resolveReach(spec, pathLength);
-  const length = reach.to - reach.from;
-  if (!(length > pathLength * 1e-9)) return fail('laying.no-reach', { from: reach.from, to: reach.to });
+  const whole = reach.to - reach.from;
+  const length = whole - head - tail;
+  if (!(whole > pathLength * 1e-9)) return fail('laying.no-reach', { from: reach.from, to: reach.to });
+  if (!(length > pathLength * 1e-9)) return fail('laying.no-room', { needed: head + tail, reach: whole });
   const rule = layingRule(spec);
   const input: LayInput = {
     reach: length,
     natural,
     gap: rule.uses.gap ? spec.gap : 0,
     count: spec.count,
-    round: closed && length >= pathLength * (1 - 1e-9),
+    round: closed && head + tail === 0 && length >= pathLength * (1 - 1e-9),
   };
   if (input.gap <= -natural) return fail('laying.pitch', { gap: input.gap, natural });
   const laid = rule.lay(input);
   if (laid.count > MAX_PIECES) return fail('laying.too-many', { pieces: laid.count, most: MAX_PIECES });
-  const placements = Array.from({ length: laid.count }, (_, i): Placement => {
+  const start = reach.from + head;
+  const body = Array.from({ length: laid.count }, (_, i): Omit<Placement, 'piece'> => {
     const gap = i + 1 < laid.count || input.round ? laid.gap : 0;
-    return { piece: i, station: reach.from + i * (laid.length + laid.gap), length: laid.length, gap };
+    return { kind: 'body', station: start + i * (laid.length + laid.gap), length: laid.length, gap };
   });
   const covered = laid.count * laid.length + gapCount(laid.count, input.round) * laid.gap;
   const left = length - covered;
+  const once = (kind: 'head' | 'tail', station: number, long: number) =>
+    long > 0 ? [{ kind, station, length: long, gap: 0 }] : [];
+  const placements = [...once('head', reach.from, head), ...body, ...once('tail', start + covered, tail)].map(
+    (placement, piece): Placement => ({ piece, ...placement }),
+  );
   return ok({
     reach,
     placements,

@@ -17,7 +17,12 @@ export function endsMatch(mesh: Mesh, rows: Uint32Array): boolean {
 /** The segment without the faces that lie wholly in its first or last row. */
 export function openEnds(segment: PreparedSegment, ends: readonly SegmentEnd[]): PreparedSegment {
   if (ends.length === 0) return segment;
-  const { mesh, rows } = segment;
+  const mesh = withoutEnds(segment.mesh, segment.rows, ends);
+  return { ...segment, mesh, rows: findRows(mesh.positions, segment.length) };
+}
+
+/** A mesh sorted along x without the faces that lie wholly in its first or last row. */
+export function withoutEnds(mesh: Mesh, rows: Uint32Array, ends: readonly SegmentEnd[]): Mesh {
   const isFlat = ends.map((end) => flatTest(mesh, rows, end));
   const kept = new Uint32Array(mesh.indices.length);
   const parts: Part[] = [];
@@ -30,8 +35,7 @@ export function openEnds(segment: PreparedSegment, ends: readonly SegmentEnd[]):
     }
     if (at > start) parts.push({ ...part, start, count: at - start });
   }
-  const opened = usedVertices({ ...mesh, indices: kept.slice(0, at), parts });
-  return { ...segment, mesh: opened, rows: findRows(opened.positions, segment.length) };
+  return usedVertices({ ...mesh, indices: kept.slice(0, at), parts });
 }
 
 /** Tells whether the triangle whose corners start at `indices[i]` lies wholly in the row at that end. */

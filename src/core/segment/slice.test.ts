@@ -3,7 +3,8 @@ import { isClosed } from '../mesh/is-closed';
 import { area, volume } from '../mesh/measure';
 import { vertexCount } from '../mesh/mesh';
 import { prepared } from '../testing/runs';
-import { cutOff } from './cut-off';
+import { manifoldOf } from '../testing/manifold';
+import { cutBetween, cutOff } from './cut-off';
 import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
 import { adaptivePlanes, evenPlanes, longestRow, ownRow, usefulPlanes } from './plan-slices';
 import { sliceSegment } from './slice';
@@ -15,8 +16,8 @@ describe('sliceSegment', () => {
   it.each(MAKERS.map(({ kind }) => kind))('keeps volume, area and closedness of a %s', (kind) => {
     const segment = made(kind);
     const sliced = sliceSegment(segment, evenPlanes(segment.length, 37));
-    expect(isClosed(segment.mesh)).toBe(true);
-    expect(isClosed(sliced.mesh)).toBe(true);
+    expect(isClosed(segment.mesh)).toBe(kind !== 'shoot'); // its leaves are sheets
+    expect(isClosed(sliced.mesh)).toBe(kind !== 'shoot');
     expect(volume(sliced.mesh) / volume(segment.mesh)).toBeCloseTo(1, 6);
     expect(area(sliced.mesh) / area(segment.mesh)).toBeCloseTo(1, 6);
     expect(ownRow(sliced)).toBeLessThanOrEqual((segment.length / 37) * 1.0001);
@@ -77,15 +78,38 @@ describe('planes', () => {
   });
 });
 
-describe('cutOff', () => {
-  it.each(MAKERS.map(({ kind }) => kind))('closes the cut of a watertight %s', (kind) => {
-    const segment = made(kind);
-    const cut = cutOff(segment, segment.length * 0.3);
-    expect(isClosed(cut.mesh)).toBe(true);
-    expect(cut.length).toBeCloseTo(segment.length * 0.3, 12);
-    expect(cut.mesh.positions[vertexCount(cut.mesh) * 3 - 3]!).toBeCloseTo(cut.length, 5);
-    expect(volume(cut.mesh) / volume(segment.mesh)).toBeCloseTo(0.3, 5);
-  });
+describe('cutBetween', () => {
+  // Not of a bucket: its plates lie face to face, and where they do, the cut edges of one cannot be told from the other's.
+  it.each(MAKERS.map(({ kind }) => kind).filter((kind) => kind !== 'shoot' && kind !== 'bucket'))(
+    'cuts a watertight %s into watertight parts that make up the whole',
+    (kind) => {
+      const segment = made(kind);
+      const at = [0, 0.3, 0.77, 1].map((share) => share * segment.length);
+      const parts = [0, 1, 2].map((i) => cutBetween(segment, at[i]!, at[i + 1]!));
+      parts.forEach((part, i) => {
+        expect(isClosed(part.mesh)).toBe(true);
+        expect(part.length).toBeCloseTo(at[i + 1]! - at[i]!, 6);
+        expect(part.mesh.positions[0]).toBeGreaterThan(-1e-6);
+        expect(part.mesh.positions[vertexCount(part.mesh) * 3 - 3]!).toBeLessThan(part.length + 1e-5);
+      });
+      const sum = parts.reduce((total, { mesh }) => total + volume(mesh), 0);
+      expect(sum / volume(segment.mesh)).toBeCloseTo(1, 4);
+    },
+  );
+
+  // manifold-3d cuts the same solids by the same plane.
+  it.each(['rope', 'turned', 'coil', 'chainLink'] as const)(
+    'gives a %s the volume that an independent library cuts off',
+    async (kind) => {
+      const segment = made(kind, kind === 'coil' ? { leadIn: 0.05, leadOut: 0.05 } : {});
+      const cut = cutOff(segment, segment.length * 0.41);
+      const solid = await manifoldOf(segment.mesh);
+      const half = solid.trimByPlane([-1, 0, 0], -segment.length * 0.41);
+      expect(half.volume() / volume(cut.mesh)).toBeCloseTo(1, 3);
+      solid.delete();
+      half.delete();
+    },
+  );
 
   it('leaves an open mesh open', () => {
     const { mesh, ...rest } = made('tube');

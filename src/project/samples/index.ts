@@ -1,1 +1,1 @@
-export { saltgrassLanding } from './saltgrass-landing';
+export { causeway, saltgrassLanding } from './saltgrass-landing';

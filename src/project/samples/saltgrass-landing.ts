@@ -200,8 +200,8 @@ const runOf = ({ id, name, spec, job = {} }: Sample): Run => ({
   motion: { ...JOB_DEFAULTS.motion, ...job.motion },
 });
 
-/** A small tidal ferry landing on a salt marsh: its causeway with the drain along the kerb, and what hangs and climbs about it. */
-export const saltgrassLanding = (): Project => ({
+/** The landing's causeway with the drain along its kerb, both on one path. */
+export const causeway = (): Project => ({
   ...emptyProject('Saltgrass Landing'),
   segments: [
     {
@@ -219,7 +219,6 @@ export const saltgrassLanding = (): Project => ({
       },
       prepare: MADE_PREPARE,
     },
-    ...SAMPLES.map(segmentOf),
   ],
   paths: [
     {
@@ -227,7 +226,6 @@ export const saltgrassLanding = (): Project => ({
       name: 'Causeway line',
       curve: { kind: 'smooth', closed: false, points: CAUSEWAY.map(([x, y, z]) => ({ position: [x, y, z] })) },
     },
-    ...SAMPLES.map(pathOf),
   ],
   runs: [
     { id: 'causeway', name: 'Causeway', visible: true, segment: 'kerbed-road', path: 'causeway-line', ...JOB_DEFAULTS },
@@ -240,6 +238,16 @@ export const saltgrassLanding = (): Project => ({
       ...JOB_DEFAULTS,
       laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' },
     },
-    ...SAMPLES.map(runOf),
   ],
 });
+
+/** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */
+export function saltgrassLanding(): Project {
+  const road = causeway();
+  return {
+    ...road,
+    segments: [...road.segments, ...SAMPLES.map(segmentOf)],
+    paths: [...road.paths, ...SAMPLES.map(pathOf)],
+    runs: [...road.runs, ...SAMPLES.map(runOf)],
+  };
+}

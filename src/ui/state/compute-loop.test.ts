@@ -6,7 +6,7 @@ import { buildRunView, SegmentNumbers, type Held } from '../../engine/run-view';
 import { ok } from '../../core/math/result';
 import { deletePoint, movePoint } from '../../project/commands/paths';
 import { changeRun, deleteRun } from '../../project/commands/runs';
-import { saltgrassLanding } from '../../project/samples';
+import { causeway } from '../../project/samples';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore } from './document-store';
 import { createResultsStore } from './results-store';
@@ -17,7 +17,7 @@ function start({ crashes = 0 } = {}) {
   const document = createDocumentStore();
   const session = createSessionStore();
   const results = createResultsStore();
-  document.getState().open(deleteRun(saltgrassLanding(), 'kerb-drain-run'));
+  document.getState().open(deleteRun(causeway(), 'kerb-drain-run'));
   const deriver = new Deriver(loadFrom(new Map()));
   const numbers = new SegmentNumbers('test:');
   const calls: number[] = [];

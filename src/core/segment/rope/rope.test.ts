@@ -82,6 +82,7 @@ describe('touching strands', () => {
           expect(Math.abs(byAngle.layLength / lay - 1)).toBeLessThan(1e-8);
         },
       ),
+      { numRuns: 25 },
     );
   });
 

@@ -1,0 +1,50 @@
+import { ON_PLANE_RELATIVE } from '../math/tolerance';
+import type { PreparedSegment } from './prepare';
+
+/** An interval of x that is only carried and turned, metres. */
+export interface StiffZone {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Where along a piece a row lies, and how it is carried. */
+export interface RowPlace {
+  /** Metres along the laid piece from its start. */
+  readonly along: number;
+  /** Metres along the piece at which the row's frame is taken: its own, or the middle of its stiff zone. */
+  readonly frameAt: number;
+  /** Laid over natural length there. */
+  readonly factor: number;
+  readonly isStiff: boolean;
+}
+
+/**
+ * How a piece that is `factor` times as long as its segment shares that out: stiff zones keep their length, the rest makes up for them.
+ * Where the zones leave no room for that, all of it stretches alike.
+ */
+export function stiffPlaces({ stiff, length }: PreparedSegment, factor: number): (x: number) => RowPlace {
+  const kept = stiff.reduce((sum, { from, to }) => sum + to - from, 0);
+  const rest = (factor * length - kept) / (length - kept);
+  const [soft, hard] = length > kept && rest > 0.05 ? [rest, 1] : [factor, factor];
+  const near = length * ON_PLANE_RELATIVE; // rows are places of 32-bit floats
+  return (x) => {
+    let along = 0;
+    let at = 0;
+    for (const { from, to } of stiff) {
+      if (x < from - near) break;
+      along += (from - at) * soft;
+      if (x <= to + near) {
+        return {
+          along: along + (x - from) * hard,
+          frameAt: along + ((to - from) / 2) * hard,
+          factor: hard,
+          isStiff: true,
+        };
+      }
+      along += (to - from) * hard;
+      at = to;
+    }
+    along += (x - at) * soft;
+    return { along, frameAt: along, factor: soft, isStiff: false };
+  };
+}
