@@ -5,7 +5,7 @@ const isDev = process.env.NODE_ENV === 'development';
 /** Everything comes from the app itself, nothing is made from text; development alone needs eval. */
 const policy = [
   "default-src 'self'",
-  `script-src 'self' 'unsafe-inline'${isDev ? " 'unsafe-eval'" : ''}`,
+  `script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'${isDev ? " 'unsafe-eval'" : ''}`,
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' blob: data:",
   "font-src 'self'",

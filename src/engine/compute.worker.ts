@@ -7,6 +7,7 @@ import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import type { ComputeApi } from './compute-api';
 import { Deriver } from './derive';
+import { buildSegmentView } from './segment-view';
 import { buildRunView, SegmentNumbers, transferables } from './run-view';
 
 const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
@@ -21,6 +22,10 @@ const api: ComputeApi = {
     if (!derived.ok) return derived;
     const view = buildRunView(derived.value, held, numbers);
     return transfer(ok(view, derived.warnings), transferables(view));
+  },
+  async segment(segment) {
+    const ready = await deriver.segment(segment);
+    return ready.ok ? ok(buildSegmentView(ready.value), ready.warnings) : ready;
   },
   async bring(files, onProgress) {
     const result = await bringMesh(files, onProgress);

@@ -1,4 +1,5 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
+import { bendTolerance } from '../core/bending/bending-spec';
 import type { RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
 import { tightnessAt } from '../core/findings/checks/folding-over';
@@ -9,7 +10,8 @@ import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
 import type { NamedAxes } from '../core/segment/find-axes';
-import type { PreparedSegment } from '../core/segment/prepare';
+import { neededRow } from '../core/segment/plan-slices';
+import { halfWidth, type PreparedSegment } from '../core/segment/prepare';
 import type { DerivedRun } from './derive';
 
 /** What a laying rule would come to; absent when it cannot be laid. */
@@ -57,6 +59,8 @@ export interface RunView {
     /** Rows that the segment came with, and the most that a piece has after slicing. */
     readonly ownRows: number;
     readonly rows: number;
+    /** Rows that the tightest bend of the reach needs, per metre of path. */
+    readonly neededPerMetre: number;
     readonly triangles: number;
   };
 }
@@ -130,9 +134,20 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
       axes: ready.prepared.axes,
       ownRows: ready.prepared.rows.length - 1,
       rows: plan.pieces.reduce((most, { segment }) => Math.max(most, segment.rows.length - 1), 0),
+      neededPerMetre: neededPerMetre(derived),
       triangles: mesh.indices.length / 3,
     },
   };
+}
+
+function neededPerMetre({ table, plan, ready, source }: DerivedRun): number {
+  const { bending } = source.job;
+  const { from, to } = plan.laying.reach;
+  const half = halfWidth(ready.prepared.box);
+  const twist = (2 * Math.PI * bending.turns) / (to - from);
+  return (
+    1 / neededRow(table, from, to, { offset: half * bending.gauge, tolerance: bendTolerance(bending, half), twist })
+  );
 }
 
 /** A topology that may be handed over: a single piece's is still the segment's. */

@@ -15,6 +15,7 @@ import { theme } from './theme';
 import { Ticket } from './ticket/Ticket';
 import { useAppKeys } from './use-app-keys';
 
+const PrepareDialog = dynamic(() => import('./segment/PrepareDialog').then((m) => m.PrepareDialog), { ssr: false });
 const BentView = dynamic(() => import('./bentview/BentView').then((m) => m.BentView), { ssr: false });
 
 /** The one screen. */
@@ -49,6 +50,7 @@ function Screen() {
       {dialog === 'export' && <ExportDialog />}
       {dialog === 'shelf' && <ShelfDialog />}
       {dialog === 'section' && <SectionDialog />}
+      {dialog === 'prepare' && <PrepareDialog />}
     </Box>
   );
 }

@@ -8,6 +8,10 @@ export const slicingSpecSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('auto') }),
   /** A number of equal rows in every piece. */
   z.strictObject({ by: z.literal('rows'), rows: z.number().int().min(1).max(MAX_SLICES) }),
+  /** Rows of at most so many metres along the segment. */
+  z.strictObject({ by: z.literal('spacing'), spacing: z.number().min(1e-4).max(1000) }),
+  /** Cuts at chosen x, metres along the segment. */
+  z.strictObject({ by: z.literal('at'), at: z.array(z.number().min(0).max(1e5)).max(MAX_SLICES).readonly() }),
   /** The rows that the segment has. */
   z.strictObject({ by: z.literal('off') }),
 ]);

@@ -4,7 +4,7 @@ import { fail, ok, type Result } from '../math/result';
 import { grownShare } from '../motion/growth';
 import { cutOff } from '../segment/cut-off';
 import { openEnds, type SegmentEnd } from '../segment/open-ends';
-import { adaptivePlanes, evenPlanes, MAX_SLICES, neededRow, usefulPlanes } from '../segment/plan-slices';
+import { adaptivePlanes, askedPlanes, evenPlanes, MAX_SLICES, neededRow, usefulPlanes } from '../segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../segment/prepare';
 import { sliceSegment } from '../segment/slice';
 import type { Bend } from './bend-piece';
@@ -101,8 +101,7 @@ interface SliceInput extends Omit<PlanInput, 'time'> {
 function slicedFor({ table, segment, job, bend, slices, kind, single, ends }: SliceInput): PreparedSegment {
   const { slicing } = job.bending;
   const sliced = (planes: Float64Array, row: number) => stored(slices, kind, segment, planes, row, ends);
-  if (slicing.by === 'off') return sliced(new Float64Array(), 0);
-  if (slicing.by === 'rows') return sliced(evenPlanes(segment.length, slicing.rows), 0);
+  if (slicing.by !== 'auto') return sliced(askedPlanes(slicing, segment.length), 0);
   const offset = halfWidth(segment.box) * bend.gauge;
   const tolerance = bendTolerance(job.bending, halfWidth(segment.box));
   const asked = { offset, tolerance, twist: bend.rollPerMetre };
@@ -127,7 +126,7 @@ function stored(
   row: number,
   ends: readonly SegmentEnd[],
 ): PreparedSegment {
-  const key = `${kind}:${planes.length}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
+  const key = `${kind}:${row > 0 ? planes.length : planes.join()}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
   let found = slices.get(key);
   if (!found) {
     const useful = row > 0 ? usefulPlanes(segment, planes, segment.length / (planes.length + 1)) : planes;

@@ -1,3 +1,5 @@
+import { assertNever } from '../math/assert-never';
+import type { BendingSpec } from '../bending/bending-spec';
 import type { FrameTable } from '../frames/frame-table';
 import { curvatureAt } from '../frames/tightness';
 import type { PreparedSegment } from './prepare';
@@ -20,6 +22,28 @@ export function longestTwistedRow(twistPerMetre: number, offset: number, toleran
   const turn = Math.abs(twistPerMetre);
   return turn * offset <= 1e-9 ? Infinity : (2 * Math.acos(Math.max(1 - tolerance / offset, -1))) / turn;
 }
+
+/** The planes of slicing that was asked for by hand. */
+export function askedPlanes(slicing: Exclude<BendingSpec['slicing'], { by: 'auto' }>, length: number): Float64Array {
+  switch (slicing.by) {
+    case 'rows':
+      return evenPlanes(length, slicing.rows);
+    case 'spacing':
+      return evenPlanes(length, Math.min(Math.max(Math.ceil(length / slicing.spacing - 1e-9), 1), MAX_SLICES));
+    case 'at':
+      return Float64Array.from(slicing.at)
+        .filter((x) => x > 0 && x < length)
+        .sort();
+    case 'off':
+      return new Float64Array();
+    default:
+      return assertNever(slicing);
+  }
+}
+
+/** The longest stretch along a segment between planes, or its own longest row where that is shorter; metres. */
+export const longestAsked = (own: number, planes: Float64Array, length: number): number =>
+  Math.min(own, Math.max(...[...planes, length].map((x, i) => x - (i > 0 ? planes[i - 1]! : 0))));
 
 /** How finely a stretch of path asks for rows, metres between rows. Sharp corners count as half the width. */
 export function neededRow(

@@ -1,4 +1,6 @@
+import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-mesh';
 import type { MakerName, MakerSpec } from '../../core/segment/registry';
+import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
@@ -85,8 +87,17 @@ const STAIR: readonly Place[] = Array.from({ length: 11 }, (_, i) => {
   return [round(20 + 1.35 * Math.cos(angle)), round(1.2 + i * 0.42), round(-25 + 1.35 * Math.sin(angle))] as const;
 });
 
+/** Half a ring round the fire pit. */
+const DRIFTWOOD: readonly Place[] = [
+  [22.6, 1.35, -33.5],
+  [21.2, 1.32, -35.4],
+  [22, 1.35, -37.6],
+  [24.1, 1.33, -38.4],
+];
+
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
 interface Sample {
+  readonly prepare?: Partial<PrepareSpec>;
   readonly id: string;
   readonly name: string;
   readonly spec: MakerSpec;
@@ -174,13 +185,27 @@ const SAMPLES: readonly Sample[] = [
     points: HONEYSUCKLE,
     job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
   },
+  {
+    id: 'driftwood',
+    name: 'Driftwood',
+    spec: made('scannedLog', { length: 6, radius: 0.24 }),
+    prepare: {
+      forward: 'principal',
+      unit: 0.01,
+      centre: 'middle',
+      size: { of: 'length', metres: 7.1 },
+      clean: { ...CLEAN_DEFAULTS, weld: 0.0005, specks: 0.01 },
+    },
+    points: DRIFTWOOD,
+    job: { laying: { rule: 'onePiece' } },
+  },
 ];
 
-const segmentOf = ({ id, spec }: Sample): Segment => ({
+const segmentOf = ({ id, spec, prepare }: Sample): Segment => ({
   id,
   name: maker(spec.kind).label,
   source: { from: 'maker', spec },
-  prepare: MADE_PREPARE,
+  prepare: { ...MADE_PREPARE, ...prepare },
 });
 
 const pathOf = ({ id, name, points, closed = false }: Sample): Path => ({

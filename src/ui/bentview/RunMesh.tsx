@@ -3,11 +3,25 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three';
+import type { Box } from '../../core/mesh/box';
 import type { RunResult } from '../state/results-store';
 import { buildMaterials, disposeMaterials } from './materials';
 
-/** A run's bent mesh. While only its pieces move, the same buffers are filled again. */
+/** What of a mesh is drawn. */
+export interface Surface extends Pick<RunResult, 'topology' | 'surface'> {
+  readonly positions: Float32Array;
+  readonly normals: Float32Array;
+  readonly box: Box;
+}
+
+/** A run's bent mesh. */
 export function RunMesh({ run, result: { view, topology, surface } }: { run: string; result: RunResult }) {
+  const { positions, normals, box } = view;
+  return <SurfaceMesh {...{ run, positions, normals, box, topology, surface }} />;
+}
+
+/** A mesh. While only its vertices move, the same buffers are filled again. */
+export function SurfaceMesh({ run, positions, normals, box, topology, surface }: Surface & { run: string }) {
   const invalidate = useThree((s) => s.invalidate);
   const geometry = useMemo(() => {
     const built = new BufferGeometry();
@@ -20,13 +34,13 @@ export function RunMesh({ run, result: { view, topology, surface } }: { run: str
   useEffect(() => () => geometry.dispose(), [geometry]);
 
   useLayoutEffect(() => {
-    fill(geometry, 'position', view.positions);
-    fill(geometry, 'normal', view.normals);
-    const { min, max } = view.box;
+    fill(geometry, 'position', positions);
+    fill(geometry, 'normal', normals);
+    const { min, max } = box;
     geometry.boundingBox = new Box3(new Vector3(...min), new Vector3(...max));
     geometry.boundingSphere = geometry.boundingBox.getBoundingSphere(new Sphere());
     invalidate();
-  }, [geometry, view, invalidate]);
+  }, [geometry, positions, normals, box, invalidate]);
 
   const hasColours = topology.colours !== undefined;
   const materials = useMemo(
@@ -35,7 +49,7 @@ export function RunMesh({ run, result: { view, topology, surface } }: { run: str
   );
   useEffect(() => () => disposeMaterials(materials), [materials]);
 
-  if (view.positions.length === 0) return null;
+  if (positions.length === 0) return null;
   return <mesh geometry={geometry} material={materials} userData={{ run }} castShadow receiveShadow dispose={null} />;
 }
 

@@ -42,7 +42,7 @@ export function BringButton({ label, onBrought }: { label: string; onBrought: (m
         hidden
         multiple
         aria-label={label}
-        accept=".glb,.gltf,.obj,.mtl,.bin,.png,.jpg,.jpeg,.webp"
+        accept=".glb,.gltf,.obj,.stl,.ply,.mtl,.bin,.png,.jpg,.jpeg,.webp"
         onChange={(event) => {
           void bring(Array.from(event.target.files ?? []));
           event.target.value = '';

@@ -1,5 +1,5 @@
 /** What a number field holds. Inside: metres, radians, seconds, plain numbers. */
-export type QuantityName = 'length' | 'angle' | 'time' | 'plain';
+export type QuantityName = 'length' | 'angle' | 'time' | 'percent' | 'plain';
 
 interface Quantity {
   /** Inside units per unit shown. */
@@ -18,6 +18,7 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   },
   angle: { units: { '°': DEGREE, deg: DEGREE, rad: 1, turn: 2 * Math.PI, turns: 2 * Math.PI }, shown: '°', digits: 2 },
   time: { units: { ms: 0.001, s: 1, min: 60 }, shown: 's', digits: 3 },
+  percent: { units: { '%': 0.01 }, shown: '%', digits: 2 },
   plain: { units: {}, shown: '', digits: 4 },
 };
 
@@ -30,7 +31,7 @@ export function readQuantity(text: string, name: QuantityName): number | undefin
   const clean = text.trim().replaceAll(',', '.').replaceAll('−', '-').toLowerCase();
   const isNegative = clean.startsWith('-');
   const body = clean.replace(/^[-+]\s*/, '');
-  const pattern = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°"']*)\s*/gy;
+  const pattern = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°%"']*)\s*/gy;
   let sum = 0;
   let end = 0;
   let count = 0;

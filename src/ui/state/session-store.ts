@@ -30,7 +30,7 @@ export interface SessionState {
   readonly time: number | undefined;
   readonly isPlaying: boolean;
   readonly save: SaveState;
-  readonly dialog: 'shelf' | 'export' | 'section' | undefined;
+  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | undefined;
   set(change: Partial<Omit<SessionState, 'set' | 'frame'>>): void;
   frame(what: 'run' | 'all'): void;
 }

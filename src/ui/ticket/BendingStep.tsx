@@ -11,6 +11,7 @@ import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { metres } from '../format';
 import { useEdit } from '../state/app-context';
+import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
 
 type Bending = Run['bending'];
@@ -72,27 +73,7 @@ export function BendingStep({ run, result }: StepProps) {
           ]}
           onChange={(pastEnd) => set({ pastEnd })}
         />
-        <ChoiceField
-          label="Slices"
-          value={slicing.by}
-          choices={[
-            { value: 'auto', label: 'as the path needs' },
-            { value: 'rows', label: 'a number of rows' },
-            { value: 'off', label: 'none' },
-          ]}
-          onChange={(by) => set({ slicing: by === 'rows' ? { by, rows: 16 } : { by } })}
-        />
-        {slicing.by === 'rows' && (
-          <NumberField
-            label="Rows in a piece"
-            quantity="plain"
-            step={1}
-            min={1}
-            max={4096}
-            value={slicing.rows}
-            onChange={(rows) => set({ slicing: { by: 'rows', rows: Math.round(rows) } })}
-          />
-        )}
+        <SlicingFields slicing={slicing} result={result} onChange={(next) => set({ slicing: next })} />
         <NumberField
           label="Tolerance of the bend"
           quantity="length"

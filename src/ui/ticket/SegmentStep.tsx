@@ -1,18 +1,16 @@
 'use client';
 
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
-import { AXES, type PrepareSpec } from '../../core/segment/segment-spec';
-import { setMaker, setPrepare } from '../../project/commands/segments';
+import { setMaker } from '../../project/commands/segments';
 import { changeRun } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
 import { makerDefaults, MADE_PREPARE } from '../../project/defaults';
 import type { Segment } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
-import { NumberField } from '../fields/NumberField';
 import { metres, plural, whole } from '../format';
-import { useEdit } from '../state/app-context';
+import { useEdit, useSet } from '../state/app-context';
 import { broughtSegment } from '../state/brought-segment';
 import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
@@ -20,6 +18,7 @@ import type { StepProps } from './step-props';
 /** What gets laid: a made segment with its numbers, or a brought mesh and how it is turned. */
 export function SegmentStep({ run, segment, result }: StepProps) {
   const edit = useEdit();
+  const set = useSet();
   const { source } = segment;
   const put = (next: Segment) =>
     edit((project) => {
@@ -49,57 +48,20 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         choices={source.from === 'asset' ? [...kinds, asset] : kinds}
         onChange={chooseKind}
       />
-      {source.from === 'maker' ? (
-        <MakerForm segment={segment} spec={source.spec as MakerSpec} />
-      ) : (
-        <PrepareFields segment={segment} />
-      )}
+      {source.from === 'maker' && <MakerForm segment={segment} spec={source.spec as MakerSpec} />}
       {result && <SegmentFigures result={result} />}
+      <Button variant="outlined" color="secondary" onClick={() => set({ dialog: 'prepare' })}>
+        Prepare the segment
+      </Button>
       <Box sx={{ pt: 1 }}>
-        <BringButton label="Bring a mesh (GLB, OBJ, STL, PLY)" onBrought={(mesh) => put(broughtSegment(mesh))} />
+        <BringButton
+          label="Bring a mesh (GLB, OBJ, STL, PLY)"
+          onBrought={(mesh) => {
+            put(broughtSegment(mesh));
+            set({ dialog: 'prepare' });
+          }}
+        />
       </Box>
-    </>
-  );
-}
-
-const DIRECTIONS: readonly { value: PrepareSpec['forward']; label: string }[] = [
-  { value: 'auto', label: 'found by size' },
-  ...AXES.map((axis) => ({ value: axis, label: axis })),
-];
-
-function PrepareFields({ segment }: { segment: Segment }) {
-  const edit = useEdit();
-  const { forward, up, centre, unit } = segment.prepare;
-  const set = (change: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, change));
-  const upChoices = DIRECTIONS.map((d) => (d.value === 'auto' ? { ...d, label: 'found' } : d));
-  return (
-    <>
-      <ChoiceField
-        label="Forward (F)"
-        value={forward}
-        choices={DIRECTIONS}
-        onChange={(value) => set({ forward: value })}
-      />
-      <ChoiceField label="Up (U)" value={up} choices={upChoices} onChange={(value) => set({ up: value })} />
-      <ChoiceField
-        label="On the path"
-        value={centre}
-        choices={[
-          { value: 'own', label: 'as modelled' },
-          { value: 'middle', label: 'its middle' },
-          { value: 'foot', label: 'standing on it' },
-        ]}
-        onChange={(value) => set({ centre: value })}
-      />
-      <NumberField
-        label="One unit of the file is"
-        quantity="length"
-        value={unit}
-        step={0.001}
-        min={1e-6}
-        max={1e6}
-        onChange={(value) => set({ unit: value })}
-      />
     </>
   );
 }

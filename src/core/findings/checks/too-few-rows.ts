@@ -1,5 +1,5 @@
 import { bendTolerance } from '../../bending/bending-spec';
-import { neededRow, ownRow } from '../../segment/plan-slices';
+import { askedPlanes, longestAsked, neededRow, ownRow } from '../../segment/plan-slices';
 import { halfWidth } from '../../segment/prepare';
 import { defineCheck } from '../finding';
 
@@ -20,7 +20,7 @@ export const tooFewRows = defineCheck({
       twist: (2 * Math.PI * turns) / (to - from),
     };
     const own = ownRow(segment);
-    const inSegment = slicing.by === 'rows' ? Math.min(own, segment.length / slicing.rows) : own;
+    const inSegment = longestAsked(own, askedPlanes(slicing, segment.length), segment.length);
     const row = inSegment * laying.stretch;
     let worst = { needed: Infinity, from: 0, to: 0 };
     for (const { station, length } of laying.placements) {

@@ -9,6 +9,7 @@ import { plank } from './plank';
 import { post } from './post';
 import { rail } from './rail';
 import { rope } from './rope';
+import { scannedLog } from './scanned-log';
 import { shoot } from './shoot';
 import { trackShoe } from './track-shoe';
 import { tread } from './tread';
@@ -35,4 +36,5 @@ export const makers = {
   post,
   plank,
   shoot,
+  scannedLog,
 };

@@ -67,8 +67,10 @@ describe.each(specs)('%s', (name, spec) => {
 
   it('lies along x from 0 on, with unit normals that look the way its faces do', () => {
     const { min, max } = boxOf(mesh.positions);
-    // A coil that starts without a lead begins with a ring askew; preparing moves it to 0.
-    if (name !== 'coil without leads') expect(Math.abs(min[0])).toBeLessThan(1e-6 * Math.max(max[0], 1));
+    // A coil that starts without a lead begins with a ring askew, which preparing moves to 0.
+    // So is a scan, which lies where the scanner had it.
+    if (name !== 'coil without leads' && name !== 'scannedLog')
+      expect(Math.abs(min[0])).toBeLessThan(1e-6 * Math.max(max[0], 1));
     expect(max[0]).toBeGreaterThan(0);
     for (let i = 0; i < mesh.normals.length; i += 3)
       expect(Math.abs(Math.hypot(mesh.normals[i]!, mesh.normals[i + 1]!, mesh.normals[i + 2]!) - 1)).toBeLessThan(1e-5);

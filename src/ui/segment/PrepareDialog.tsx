@@ -1,0 +1,147 @@
+'use client';
+
+import {
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogTitle,
+  LinearProgress,
+  Tab,
+  Tabs,
+  ToggleButton,
+  Typography,
+} from '@mui/material';
+import { useState } from 'react';
+import { setPrepare } from '../../project/commands/segments';
+import type { PrepareSpec } from '../../core/segment/segment-spec';
+import { useEdit, useProject, useRun, useSet } from '../state/app-context';
+import { CleanFields } from './CleanFields';
+import { PreparePreview } from './PreparePreview';
+import { TurnFields } from './TurnFields';
+import { useSegmentView } from './use-segment-view';
+import { ZoneFields } from './ZoneFields';
+
+const TABS = { turn: 'Lie and size', clean: 'Clean', zones: 'Stiff and ends' } as const;
+const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields } as const;
+
+/** Prepares the selected run's segment: seen straight, with what will be its forward, up and middle. */
+export function PrepareDialog() {
+  const set = useSet();
+  const edit = useEdit();
+  const run = useRun();
+  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const [tab, setTab] = useState<keyof typeof TABS>('turn');
+  const [isPicking, setPicking] = useState(false);
+  const { view, problem, isBusy } = useSegmentView(segment);
+  if (!segment) return null;
+  const { prepare } = segment;
+  const change = (next: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, next));
+  const close = () => set({ dialog: undefined });
+  const Fields = FIELDS[tab];
+  return (
+    <Dialog
+      open
+      onClose={close}
+      maxWidth={false}
+      aria-labelledby="prepare-title"
+      slotProps={{
+        paper: { sx: { width: 1120, height: 720, display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr) auto' } },
+      }}
+    >
+      <DialogTitle id="prepare-title" variant="h2" noWrap>
+        Prepare {segment.name}
+      </DialogTitle>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 340px', minHeight: 0, px: 6, gap: 5 }}>
+        <Box
+          component="section"
+          aria-label="The segment, straight"
+          aria-busy={isBusy}
+          sx={{
+            position: 'relative',
+            borderRadius: 1,
+            overflow: 'hidden',
+            border: '1px solid',
+            borderColor: 'divider',
+            bgcolor: 'background.default',
+          }}
+        >
+          {view && (
+            <PreparePreview
+              view={view}
+              prepare={prepare}
+              onPick={
+                isPicking
+                  ? ([, y, z]) => {
+                      change({ offsetUp: prepare.offsetUp - y, offsetSide: prepare.offsetSide - z });
+                      setPicking(false);
+                    }
+                  : undefined
+              }
+            />
+          )}
+          {isBusy && <LinearProgress aria-label="Preparing" sx={{ position: 'absolute', top: 0, left: 0, right: 0 }} />}
+          <ToggleButton
+            value="pick"
+            selected={isPicking}
+            onChange={() => setPicking(!isPicking)}
+            sx={{ position: 'absolute', top: 10, left: 10, height: 30, bgcolor: 'background.paper' }}
+          >
+            {isPicking ? 'Click where the path goes through' : 'Pick where the path goes through'}
+          </ToggleButton>
+          {problem && (
+            <Typography
+              role="alert"
+              color="error"
+              sx={{
+                position: 'absolute',
+                left: 10,
+                right: 10,
+                bottom: 10,
+                p: 2,
+                bgcolor: 'background.paper',
+                borderRadius: 1,
+              }}
+            >
+              {problem}
+            </Typography>
+          )}
+        </Box>
+        <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
+          <Tabs
+            value={tab}
+            onChange={(_, next: keyof typeof TABS) => setTab(next)}
+            aria-label="What to prepare"
+            sx={{ minHeight: 36, mb: 2 }}
+          >
+            {Object.entries(TABS).map(([value, label]) => (
+              <Tab
+                key={value}
+                value={value}
+                label={label}
+                id={`prepare-${value}`}
+                sx={{ minHeight: 36, minWidth: 0, px: 3, textTransform: 'none' }}
+              />
+            ))}
+          </Tabs>
+          <Box role="tabpanel" aria-labelledby={`prepare-${tab}`} sx={{ overflowY: 'auto', pr: 1 }}>
+            <Fields
+              prepare={prepare}
+              view={view}
+              isBrought={segment.source.from === 'asset' || isScan(segment.source.spec)}
+              onChange={change}
+            />
+          </Box>
+        </Box>
+      </Box>
+      <DialogActions sx={{ px: 6, pb: 4 }}>
+        <Button variant="contained" color="secondary" onClick={close}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+/** Made to need preparing. */
+const isScan = (spec: unknown): boolean => (spec as { kind?: string }).kind === 'scannedLog';

@@ -1,0 +1,84 @@
+'use client';
+
+import { Typography } from '@mui/material';
+import type { Run } from '../../project/schema';
+import { ChoiceField } from '../fields/ChoiceField';
+import { ListField } from '../fields/ListField';
+import { NumberField } from '../fields/NumberField';
+import { whole } from '../format';
+import type { RunResult } from '../state/results-store';
+
+type Slicing = Run['bending']['slicing'];
+
+const STARTS: { readonly [K in Slicing['by']]: Extract<Slicing, { by: K }> } = {
+  auto: { by: 'auto' },
+  rows: { by: 'rows', rows: 16 },
+  spacing: { by: 'spacing', spacing: 0.25 },
+  at: { by: 'at', at: [] },
+  off: { by: 'off' },
+};
+
+export interface SlicingFieldsProps {
+  readonly slicing: Slicing;
+  readonly result: RunResult | undefined;
+  readonly onChange: (slicing: Slicing) => void;
+}
+
+/** Where the segment is sliced so that it can bend, and what the path would need. */
+export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps) {
+  const needed = result?.view.segment.neededPerMetre ?? 0;
+  return (
+    <>
+      <ChoiceField
+        label="Slices"
+        value={slicing.by}
+        choices={[
+          { value: 'auto', label: 'as the path needs' },
+          { value: 'rows', label: 'a number of rows' },
+          { value: 'spacing', label: 'rows at a spacing' },
+          { value: 'at', label: 'at chosen places' },
+          { value: 'off', label: 'none' },
+        ]}
+        onChange={(by) => onChange(STARTS[by])}
+      />
+      {slicing.by === 'rows' && (
+        <NumberField
+          label="Rows in a piece"
+          quantity="plain"
+          step={1}
+          min={1}
+          max={4096}
+          value={slicing.rows}
+          onChange={(rows) => onChange({ by: 'rows', rows: Math.round(rows) })}
+        />
+      )}
+      {slicing.by === 'spacing' && (
+        <NumberField
+          label="A row every"
+          quantity="length"
+          step={0.01}
+          min={1e-4}
+          max={1000}
+          value={slicing.spacing}
+          onChange={(spacing) => onChange({ by: 'spacing', spacing })}
+        />
+      )}
+      {slicing.by === 'at' && (
+        <ListField
+          label="Cuts along the segment"
+          quantity="length"
+          values={slicing.at}
+          onChange={(at) => onChange({ by: 'at', at })}
+        />
+      )}
+      {result && (
+        <Typography variant="body2" color="text.secondary">
+          {needed > 0.005
+            ? `The tightest bend needs ${needed < 10 ? needed.toFixed(1) : whole(needed)} rows a metre`
+            : 'The path is straight and needs no rows'}
+          ; the densest piece has {whole(result.view.segment.rows)}.
+        </Typography>
+      )}
+    </>
+  );
+}
