@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { zipSync } from 'fflate';
 import { disc, expect, openDemo, openEmpty, settled, test } from './app';
 
@@ -12,7 +13,7 @@ function boxStl(): string {
   return `solid box\n${facets.map((f) => `facet normal 0 0 0\nouter loop\n${f.map((i) => `vertex ${corner(i)}`).join('\n')}\nendloop\nendfacet`).join('\n')}\nendsolid`;
 }
 
-const run = (page: import('@playwright/test').Page, name: string) =>
+const run = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${name}`) });
 
 test('a rope shows what it works out, says when strands do not fit, and nothing is lost', async ({ page }) => {
