@@ -13,11 +13,14 @@ const esm = [
   'three-stdlib',
   'manifold-3d',
   'meshoptimizer',
+  'fast-png',
+  'iobuffer',
 ];
 
 /** @type {import('jest').Config} */
 const config = {
   testEnvironment: 'node',
+  testTimeout: 60_000, // hot loops are many times slower under Jest than in Node
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/src/**/*.test.tsx', '<rootDir>/cli/**/*.test.ts'],
   // Exported to importing modules only.
   moduleNameMapper: { '^manifold-3d$': '<rootDir>/node_modules/manifold-3d/manifold.js' },

@@ -34,7 +34,13 @@ async function bake({ project: file, out, run, time, report, frames }: BakeArgum
   const { project, assets } = opened.value;
   const target = resolve(out);
   const name = target.slice(dirname(target).length + 1, -(extensionOf(out).length + 1));
-  const baked = await bakeFiles(project, new Deriver(loadFrom(assets)), extensionOf(out), name, { run, time, frames });
+  const baked = await bakeFiles(
+    project,
+    new Deriver(loadFrom(assets), async (id) => assets.get(id)),
+    extensionOf(out),
+    name,
+    { run, time, frames },
+  );
   if (!baked.ok) return tell(file, baked.problems);
   const [first, ...beside] = baked.value.files;
   await writeFile(target, first!.bytes);

@@ -28,9 +28,9 @@ export const test = base.extend<{ quiet: void }>({
 
 export { expect };
 
-/** Opens the demo in a fresh browser and waits until its runs are there. */
-export async function openDemo(page: Page): Promise<void> {
-  await page.goto('/?sample');
+/** Opens the demo's causeway in a fresh browser, or the whole landing, and waits until its runs are there. */
+export async function openDemo(page: Page, part: 'causeway' | 'landing' = 'causeway'): Promise<void> {
+  await page.goto(`/?sample=${part}`);
   await expect(page.getByRole('button', { name: /Laying.*32 laid/ })).toBeVisible();
   await settled(page);
 }

@@ -17,7 +17,7 @@ const run = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${name}`) });
 
 test('a rope shows what it works out, says when strands do not fit, and nothing is lost', async ({ page }) => {
-  await openDemo(page);
+  await openDemo(page, 'landing');
   await run(page, 'Mooring line').click();
   await page.getByRole('button', { name: /^1\s*Segment/ }).click();
   await expect(page.getByText(/Strand size 45 mm · Helix radius 2[67]\.\d+ mm · Lay length 0.32 m/)).toBeVisible();

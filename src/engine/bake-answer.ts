@@ -47,7 +47,13 @@ export async function answerBake(
     const { project, assets } = opened.value;
     const extension = format === 'report' ? 'glb' : format;
     const options = { run, time: time ?? null, frames: frames ?? 0, onProgress };
-    const baked = await bakeFiles(project, new Deriver(loadFrom(assets)), extension, 'rattan', options);
+    const baked = await bakeFiles(
+      project,
+      new Deriver(loadFrom(assets), async (id) => assets.get(id)),
+      extension,
+      'rattan',
+      options,
+    );
     if (!baked.ok) return refuse(422, baked);
     const { files, reports } = baked.value;
     if (format === 'report') return Response.json({ project: project.name, runs: reports });

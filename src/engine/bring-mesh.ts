@@ -19,7 +19,7 @@ export async function bringMesh(
   if (!read.ok) return read;
   onProgress(0.6);
   const mesh = read.value;
-  const bytes = await buildGltfIo().writeBinary(buildDocument([{ name: 'Segment', mesh }]));
+  const bytes = await buildGltfIo().writeBinary(await buildDocument([{ name: 'Segment', mesh }]));
   onProgress(0.9);
   const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>);
   const asset = Array.from(new Uint8Array(digest), (b) => b.toString(16).padStart(2, '0')).join('');

@@ -2,8 +2,8 @@ import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { NamedBytes } from '../formats/format';
-import type { Project, Segment } from '../project/schema';
-import type { RunSource } from './derive';
+import type { Project } from '../project/schema';
+import type { RunSource, SegmentParts } from './derive';
 import type { RunReport } from './report';
 import type { Held, RunView } from './run-view';
 import type { SegmentView } from './segment-view';
@@ -20,7 +20,7 @@ export interface BroughtMesh {
 export interface ComputeApi {
   view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
   /** A segment as it is prepared, straight. */
-  segment(segment: Pick<Segment, 'source' | 'prepare'>): Promise<Result<SegmentView>>;
+  segment(segment: SegmentParts): Promise<Result<SegmentView>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,

@@ -14,7 +14,7 @@ const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
 const deriver = new Deriver(async (id) => {
   const bytes = await loadAsset(id);
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
-});
+}, loadAsset);
 
 const api: ComputeApi = {
   async view(source, time, held) {

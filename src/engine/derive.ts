@@ -16,10 +16,16 @@ import { maker, makeSegment, type MakerName, type MakerSpec } from '../core/segm
 import { halfWidth, prepareSegment, type PreparedSegment } from '../core/segment/prepare';
 import { buildSupport } from '../core/segment/support';
 import type { Project, Run, Segment } from '../project/schema';
+import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-finishes';
+import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { Recent } from './recent';
+import { TextureImager, type LoadBytes } from './texture-images';
 
 /** Finds a brought mesh by its id. Problems: `asset.missing`, and those of the format. */
 export type LoadAsset = (id: string) => Promise<Result<Mesh>>;
+
+/** What of a segment its geometry and look follow from. */
+export type SegmentParts = Pick<Segment, 'source' | 'prepare' | 'finishes'>;
 
 /** A segment made ready once, with what is kept for it. */
 export interface ReadySegment {
@@ -54,12 +60,14 @@ const TABLE_FINENESS = 16;
 /** Derives runs, and keeps what does not change from one edit to the next: keyed by the values it was computed from. */
 export class Deriver {
   readonly #loadAsset: LoadAsset;
+  readonly #imager: TextureImager;
   readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
 
-  constructor(loadAsset: LoadAsset) {
+  constructor(loadAsset: LoadAsset, loadBytes: LoadBytes = async () => undefined) {
     this.#loadAsset = loadAsset;
+    this.#imager = new TextureImager(loadBytes);
   }
 
   /** `time` in seconds; null = finished. Problems: those of the path, the segment and the laying. */
@@ -89,7 +97,7 @@ export class Deriver {
   }
 
   /** A made segment that is to fill the path, made as long as the reach. */
-  #filled({ segment, curve, job }: RunSource): Pick<Segment, 'source' | 'prepare'> {
+  #filled({ segment, curve, job }: RunSource): SegmentParts {
     const { source } = segment;
     const fill = source.from === 'maker' ? maker(source.spec.kind as MakerName).fill : undefined;
     const arc = fill && this.arc(curve);
@@ -98,8 +106,8 @@ export class Deriver {
     return { ...segment, source: { ...source, spec: fill(source.spec as MakerSpec, to - from) as MakerSpec } };
   }
 
-  segment({ source, prepare }: Pick<Segment, 'source' | 'prepare'>): Promise<Result<ReadySegment>> {
-    const key = JSON.stringify([source, prepare]);
+  segment({ source, prepare, finishes }: SegmentParts): Promise<Result<ReadySegment>> {
+    const key = JSON.stringify([source, prepare, finishes]);
     return this.#segments.get(key, async () => {
       const mesh =
         source.from === 'maker' ? makeSegment(source.spec as MakerSpec) : await this.#loadAsset(source.asset);
@@ -110,12 +118,36 @@ export class Deriver {
       const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit);
       const prepared = prepareSegment(clean, prepare);
       if (!prepared.ok) return prepared;
+      const finished = await this.#finish(prepared.value, finishes);
+      if (!finished.ok) {
+        this.#segments.drop(key);
+        return finished;
+      }
       const support = buildSupport(prepared.value.mesh.positions);
       return ok(
-        { key, prepared: prepared.value, figures: { before, after }, support, slices: new Map() },
+        { key, prepared: finished.value, figures: { before, after }, support, slices: new Map() },
         mesh.warnings,
       );
     });
+  }
+
+  async #finish(prepared: PreparedSegment, finishes: SegmentParts['finishes']): Promise<Result<PreparedSegment>> {
+    const images = new Map<FinishSpec, TextureImages>();
+    for (const finish of finishes) {
+      if (!finish.texture) continue;
+      const made = await this.#imager.images(finish.texture);
+      if (!made.ok) return made;
+      images.set(finish, made.value);
+    }
+    const wear = (part: PreparedSegment): PreparedSegment => ({
+      ...part,
+      mesh: applyFinishes(part.mesh, part.length, finishes, (finish) => images.get(finish)),
+    });
+    const { cut } = prepared;
+    if (!cut) return ok(wear(prepared));
+    const { head, body, tail } = cut;
+    const worn = { ...(head && { head: wear(head) }), body: wear(body), ...(tail && { tail: wear(tail) }) };
+    return ok({ ...wear(prepared), cut: worn });
   }
 
   arc(curve: CurveSpec): Result<ArcTable> {

@@ -55,6 +55,7 @@ it('brings and lays a mesh of 2 million triangles, and refuses one above the lim
     name: 'Scan',
     source: { from: 'asset' as const, asset: brought.asset, fileName: 'scan.glb' },
     prepare: PREPARE_DEFAULTS,
+    finishes: [],
   };
   const curve = {
     kind: 'smooth' as const,

@@ -69,6 +69,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'obj.index': (f) =>
     `The face in line ${count(f.line)} names ${f.corner}, which is not there (${count(f.vertices)} vertices so far).`,
   'obj.no-materials': (f) => `${f.missing} was not given, so the materials are plain. Choose it together with the OBJ.`,
+  'image.unknown': (f) => `${f.file} is not an image that Rattan reads. Save it as PNG, JPEG or WebP.`,
+  'image.too-large': (f) => `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Make it smaller.`,
   'project.too-large': (f) => `The project file has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most.`,
   'project.not-json': (f) => `This file is damaged: ${f.reason}. Use an earlier copy.`,
   'project.foreign': () => 'This is not a Rattan project file. Open a file that was saved with Download in the shelf.',

@@ -19,7 +19,12 @@ export interface SegmentView {
   readonly seam: SeamFit;
   readonly figures: { readonly before: MeshFigures; readonly after: MeshFigures };
   /** Where each part lies along the segment, metres. */
-  readonly parts: readonly { readonly name: string; readonly from: number; readonly to: number }[];
+  readonly parts: readonly {
+    readonly name: string;
+    readonly material: number;
+    readonly from: number;
+    readonly to: number;
+  }[];
 }
 
 /** Copies what is handed over: the worker keeps the segment. */
@@ -37,14 +42,14 @@ export function buildSegmentView({ prepared, figures }: ReadySegment): SegmentVi
     axes,
     seam,
     figures,
-    parts: parts.map(({ name, start, count }) => {
+    parts: parts.map(({ name, material, start, count }) => {
       let [from, to] = [Infinity, -Infinity];
       for (let i = start; i < start + count; i++) {
         const x = positions[indices[i]! * 3]!;
         from = Math.min(from, x);
         to = Math.max(to, x);
       }
-      return { name, from, to };
+      return { name, material, from, to };
     }),
   };
 }

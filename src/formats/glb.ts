@@ -25,7 +25,7 @@ export const glb = defineFormat({
     return read.ok ? mergeDocument(read.value) : read;
   },
   async write(scene, name, onProgress) {
-    const document = buildDocument(scene, partOf(onProgress, 0, 0.5));
+    const document = await buildDocument(scene, partOf(onProgress, 0, 0.5));
     return [{ name: `${name}.glb`, bytes: await buildGltfIo().writeBinary(document) }];
   },
 });

@@ -1,11 +1,12 @@
 import { Document, type Texture } from '@gltf-transform/core';
-import { EXTTextureWebP } from '@gltf-transform/extensions';
+import { EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions';
+import { MeshoptTangents } from 'meshoptimizer';
 import type { OnProgress } from '../core/math/progress';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
 import type { NamedMesh } from './format';
 
 /** A glTF document with one node a run; parts become primitives with vertices of their own. */
-export function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgress): Document {
+export async function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgress): Promise<Document> {
   const document = new Document();
   document.getRoot().getAsset().generator = 'Rattan';
   const buffer = document.createBuffer();
@@ -34,6 +35,8 @@ export function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgre
         .setMaterial(materials[part.material] ?? null)
         .setName(part.name);
       if (own.colours) primitive.setAttribute('COLOR_0', accessor('VEC4', own.colours));
+      if (mesh.materials[part.material]?.normalImage !== undefined)
+        primitive.setAttribute('TANGENT', accessor('VEC4', await partTangents(own)));
       target.addPrimitive(primitive);
       onProgress?.((done += part.count) / total);
     }
@@ -57,10 +60,46 @@ function buildMaterial(document: Document, source: Material, textures: readonly 
     .setDoubleSided(source.doubleSided)
     .setAlphaMode(source.alpha === 'mask' ? 'MASK' : source.alpha === 'blend' ? 'BLEND' : 'OPAQUE');
   const texture = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
-  return material
+  material
     .setBaseColorTexture(texture(source.colourImage))
     .setNormalTexture(texture(source.normalImage))
+    .setNormalScale(source.normalScale ?? 1)
     .setMetallicRoughnessTexture(texture(source.surfaceImage));
+  const { textureTransform } = source;
+  if (!textureTransform) return material;
+  const extension = document.createExtension(KHRTextureTransform);
+  const infos = [
+    material.getBaseColorTextureInfo(),
+    material.getNormalTextureInfo(),
+    material.getMetallicRoughnessTextureInfo(),
+  ];
+  for (const info of infos) {
+    const { scale, turn, offset } = textureTransform;
+    const transform = extension
+      .createTransform()
+      .setScale([...scale])
+      .setRotation(turn)
+      .setOffset([...offset]);
+    info?.setExtension(KHRTextureTransform.EXTENSION_NAME, transform);
+  }
+  return material;
+}
+
+/**
+ * Tangents as normal images need them (glTF 2.0, section 3.7.2.1: MikkTSpace), by meshoptimizer. It gives one to every corner; corners
+ * of one vertex share its texture coordinates and normal, and so take the first.
+ */
+async function partTangents({
+  positions,
+  normals,
+  uvs,
+  indices,
+}: ReturnType<typeof partVertices>): Promise<Float32Array> {
+  await MeshoptTangents.ready;
+  const corners = MeshoptTangents.generateTangents(Uint32Array.from(indices), positions, 3, normals, 3, uvs, 2);
+  const tangents = new Float32Array((positions.length / 3) * 4);
+  for (let i = indices.length - 1; i >= 0; i--) tangents.set(corners.subarray(i * 4, i * 4 + 4), indices[i]! * 4);
+  return tangents;
 }
 
 /** The vertices that a part uses, in the order of first use, and its indices among them. */

@@ -6,6 +6,7 @@ import {
   type Node as GltfNode,
   type Texture,
 } from '@gltf-transform/core';
+import { KHRTextureTransform, type Transform } from '@gltf-transform/extensions';
 import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../core/mesh/mesh';
 import { addFaceNormals, fixMesh } from './fix-mesh';
@@ -137,6 +138,8 @@ class Gathered {
       ...image('colourImage', source.getBaseColorTexture()),
       ...image('normalImage', source.getNormalTexture()),
       ...image('surfaceImage', source.getMetallicRoughnessTexture()),
+      ...(source.getNormalScale() !== 1 && { normalScale: source.getNormalScale() }),
+      ...readTransform(source),
     };
   }
 
@@ -150,6 +153,23 @@ class Gathered {
     this.#imageOf.set(texture, this.#images.length - 1);
     return this.#images.length - 1;
   }
+}
+
+/** The transform of a material's textures, where they have one; they are taken to share that of the colour, or of the first there is. */
+function readTransform(source: GltfMaterial): Pick<Material, 'textureTransform'> {
+  const infos = [
+    source.getBaseColorTextureInfo(),
+    source.getNormalTextureInfo(),
+    source.getMetallicRoughnessTextureInfo(),
+  ];
+  for (const info of infos) {
+    const transform = info?.getExtension<Transform>(KHRTextureTransform.EXTENSION_NAME);
+    if (!transform) continue;
+    return {
+      textureTransform: { scale: transform.getScale(), turn: transform.getRotation(), offset: transform.getOffset() },
+    };
+  }
+  return {};
 }
 
 /** A primitive's vertex numbers, three a triangle; strips and fans are taken apart (glTF 2.0, section 3.7.2.1). */

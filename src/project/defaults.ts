@@ -1,4 +1,5 @@
 import type { RunJob } from '../core/bending/run-spec';
+import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
 
@@ -21,3 +22,17 @@ export const JOB_DEFAULTS: RunJob = {
 export const MADE_PREPARE: PrepareSpec = { ...PREPARE_DEFAULTS, forward: '+x', up: '+y' };
 
 export const makerDefaults = (kind: MakerName): MakerSpec => maker(kind).defaults as MakerSpec;
+
+/** A part without a texture, as a colour picker finds it. */
+export const FINISH_DEFAULTS: Omit<FinishSpec, 'part'> = {
+  colour: '#b0a58f',
+  roughness: 0.9,
+  metalness: 0,
+  bump: 1,
+  texture: null,
+  repeat: 1,
+  turn: 0,
+  shiftAlong: 0,
+  shiftRound: 0,
+  fit: 'whole',
+};

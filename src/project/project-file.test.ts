@@ -3,12 +3,12 @@ import { join } from 'node:path';
 import { z } from 'zod';
 import { unwrap } from '../core/testing/runs';
 import { encodeProjectFile, parseProjectFile, projectFileSchema } from './project-file';
-import { saltgrassLanding } from './samples';
+import { causeway } from './samples';
 import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 
 const ID = 'a'.repeat(64);
 const withMesh = () => {
-  const project = saltgrassLanding();
+  const project = causeway();
   const [first, ...rest] = project.segments;
   const source = { from: 'asset' as const, asset: ID, fileName: 'log.glb' };
   return { ...project, segments: [{ ...first!, source, prepare: PREPARE_DEFAULTS }, ...rest] };
@@ -25,7 +25,7 @@ describe('the project file', () => {
   });
 
   it('leaves out meshes that no segment uses', () => {
-    const text = encodeProjectFile({ project: saltgrassLanding(), assets: new Map([[ID, new Uint8Array(3)]]) });
+    const text = encodeProjectFile({ project: causeway(), assets: new Map([[ID, new Uint8Array(3)]]) });
     expect(JSON.parse(text).assets).toEqual({});
   });
 
@@ -39,14 +39,14 @@ describe('the project file', () => {
   });
 
   const broken = (change: (file: { project: Record<string, never> }) => void) => {
-    const file = JSON.parse(encodeProjectFile({ project: saltgrassLanding(), assets: new Map() }));
+    const file = JSON.parse(encodeProjectFile({ project: causeway(), assets: new Map() }));
     change(file);
     return parseProjectFile(JSON.stringify(file));
   };
 
   it('names the place of a wrong value', () => {
     const result = broken((file) =>
-      Object.assign((file.project as never as ReturnType<typeof saltgrassLanding>).runs[0]!.bending, { gauge: -1 }),
+      Object.assign((file.project as never as ReturnType<typeof causeway>).runs[0]!.bending, { gauge: -1 }),
     );
     expect(result).toMatchObject({
       ok: false,
@@ -55,7 +55,7 @@ describe('the project file', () => {
   });
 
   it('refuses runs without their segment, twice the same id, unknown keys, and segments without their mesh', () => {
-    type Open = ReturnType<typeof saltgrassLanding>;
+    type Open = ReturnType<typeof causeway>;
     const reason = (change: (project: { -readonly [K in keyof Open]: Open[K] }) => void) => {
       const result = broken((file) => change(file.project as never));
       return result.ok ? 'ok' : `${result.problems[0]!.code} ${result.problems[0]!.path.join('.')}`;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { runJobSchema } from '../core/bending/run-spec';
 import { curveSpecSchema } from '../core/curve/registry';
+import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 
 export const PROJECT_VERSION = 1;
@@ -8,7 +9,14 @@ export const PROJECT_VERSION = 1;
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
 
-export const segmentSchema = z.strictObject({ id, name, source: segmentSourceSchema, prepare: prepareSpecSchema });
+export const segmentSchema = z.strictObject({
+  id,
+  name,
+  source: segmentSourceSchema,
+  prepare: prepareSpecSchema,
+  /** How parts of it look, over what it brings. */
+  finishes: z.array(finishSpecSchema).max(64).readonly().default([]),
+});
 export const pathSchema = z.strictObject({ id, name, curve: curveSpecSchema });
 export const runSchema = z.strictObject({
   id,
@@ -67,7 +75,12 @@ export const emptyProject = (projectName: string): Project => ({
   runs: [],
 });
 
-/** Ids of the brought meshes that a project's segments use. */
+/** Ids of the brought meshes and images that a project's segments use. */
 export const assetIdsOf = (project: Project): readonly string[] => [
-  ...new Set(project.segments.flatMap(({ source }) => (source.from === 'asset' ? [source.asset] : []))),
+  ...new Set(
+    project.segments.flatMap(({ source, finishes }) => [
+      ...(source.from === 'asset' ? [source.asset] : []),
+      ...finishes.flatMap(({ texture }) => (texture?.from === 'image' ? [texture.asset] : [])),
+    ]),
+  ),
 ];

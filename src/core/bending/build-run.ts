@@ -22,10 +22,13 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
   const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;
   let indexCount = 0;
+  let along = 0;
   for (const { segment } of pieces) {
     const { mesh } = segment;
     uvs.set(mesh.uvs, base * 2);
     if (mesh.colours) colours?.set(mesh.colours, base * 4);
+    runOn(uvs, base, mesh, along);
+    along += segment.length;
     for (const part of mesh.parts) {
       const key = `${part.material}:${part.name}`;
       let group = groups.get(key);
@@ -46,6 +49,21 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
     parts.push({ name: part.name, material: part.material, start, count: at - start });
   }
   return { uvs, ...(colours && { colours }), indices, parts };
+}
+
+/** Lets the texture of the parts that ask for it go on `along` metres from the run's start. */
+function runOn(uvs: Float32Array, base: number, mesh: Mesh, along: number): void {
+  if (along === 0) return;
+  const moved = new Uint8Array(mesh.positions.length / 3);
+  for (const { start, count, runsOn } of mesh.parts) {
+    if (!runsOn) continue;
+    for (let i = start; i < start + count; i++) {
+      const v = mesh.indices[i]!;
+      if (moved[v] === 1) continue;
+      moved[v] = 1;
+      uvs[(base + v) * 2]! += along;
+    }
+  }
 }
 
 interface IndexSource {

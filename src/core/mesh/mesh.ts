@@ -19,6 +19,16 @@ export interface Material {
   readonly normalImage?: number;
   /** Roughness in green, metalness in blue. */
   readonly surfaceImage?: number;
+  /** Strength of the normal image; absent = 1. */
+  readonly normalScale?: number;
+  /** How texture coordinates become places in the images: offset + turned by `turn` radians (scale * uv), as KHR_texture_transform. */
+  readonly textureTransform?: TextureTransform;
+}
+
+export interface TextureTransform {
+  readonly scale: readonly [number, number];
+  readonly turn: number;
+  readonly offset: readonly [number, number];
 }
 
 /** A stretch of the index list that wears one material. */
@@ -28,6 +38,8 @@ export interface Part {
   /** Indices, not triangles; both are multiples of three. */
   readonly start: number;
   readonly count: number;
+  /** Texture coordinates go on along the run from piece to piece, instead of starting again. */
+  readonly runsOn?: boolean;
 }
 
 /** A triangle mesh. Triangles are counter-clockwise seen from outside; metres; texture coordinates as in glTF (v down). */

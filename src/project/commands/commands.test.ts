@@ -1,4 +1,4 @@
-import { saltgrassLanding } from '../samples';
+import { causeway } from '../samples';
 import type { Project } from '../schema';
 import { applyRemedy } from './apply-remedy';
 import { deletePoint, extend, insertPoint, moveHandle, movePoint, reverse, setClosed, setCurveKind } from './paths';
@@ -10,7 +10,7 @@ const points = (project: Project) => project.paths[0]!.curve.points;
 
 describe('commands', () => {
   it('never change the project that they are given', () => {
-    const project = saltgrassLanding();
+    const project = causeway();
     const before = structuredClone(project);
     movePoint(project, PATH, 2, [1, 2, 3]);
     insertPoint(project, PATH, 30);
@@ -23,7 +23,7 @@ describe('commands', () => {
   });
 
   it('leave everything alone that they do not concern', () => {
-    const project = saltgrassLanding();
+    const project = causeway();
     const moved = movePoint(project, PATH, 2, [1, 2, 3]);
     expect(points(moved)[2]!.position).toEqual([1, 2, 3]);
     expect(moved.segments).toBe(project.segments);
@@ -32,32 +32,28 @@ describe('commands', () => {
   });
 
   it('insert on the leg of the station and say which point it became', () => {
-    const { project, point } = insertPoint(saltgrassLanding(), PATH, 30);
+    const { project, point } = insertPoint(causeway(), PATH, 30);
     expect(point).toBe(2);
     expect(points(project)).toHaveLength(9);
   });
 
   it('extend at either end, close and change the kind', () => {
-    const project = setClosed(
-      setCurveKind(extend(saltgrassLanding(), PATH, 'start', [9, 9, 9]), PATH, 'straight'),
-      PATH,
-      true,
-    );
+    const project = setClosed(setCurveKind(extend(causeway(), PATH, 'start', [9, 9, 9]), PATH, 'straight'), PATH, true);
     expect(points(project)[0]!.position).toEqual([9, 9, 9]);
     expect(project.paths[0]!.curve).toMatchObject({ kind: 'straight', closed: true });
     expect(points(project)[3]!.radius).toBeGreaterThan(0);
   });
 
   it('turn the other handle along and keep its length', () => {
-    const project = moveHandle(setCurveKind(saltgrassLanding(), PATH, 'handles'), PATH, 3, 'handleOut', [0, 0, 2]);
+    const project = moveHandle(setCurveKind(causeway(), PATH, 'handles'), PATH, 3, 'handleOut', [0, 0, 2]);
     const { handleIn, handleOut } = points(project)[3]!;
-    const before = points(setCurveKind(saltgrassLanding(), PATH, 'handles'))[3]!.handleIn!;
+    const before = points(setCurveKind(causeway(), PATH, 'handles'))[3]!.handleIn!;
     expect(handleOut).toEqual([0, 0, 2]);
     expect(handleIn![2]).toBeCloseTo(-Math.hypot(...before), 12);
   });
 
   it('take the segment and path of the last run that used them away with it', () => {
-    const once = deleteRun(saltgrassLanding(), 'causeway');
+    const once = deleteRun(causeway(), 'causeway');
     expect(once.segments.map(({ id }) => id)).toEqual(['kerb-drain']);
     expect(once.paths).toHaveLength(1);
     expect(deleteRun(once, 'kerb-drain-run')).toMatchObject({ segments: [], paths: [], runs: [] });
@@ -65,15 +61,15 @@ describe('commands', () => {
 
   it('rename a made segment with its maker, but not one that was named', () => {
     const plank = { kind: 'plank' as const, length: 2, width: 1, thickness: 0.1 };
-    expect(setMaker(saltgrassLanding(), 'kerbed-road', plank).segments[0]!.name).toBe('Plank');
-    const named = { ...saltgrassLanding(), segments: saltgrassLanding().segments.map((s) => ({ ...s, name: 'Mine' })) };
+    expect(setMaker(causeway(), 'kerbed-road', plank).segments[0]!.name).toBe('Plank');
+    const named = { ...causeway(), segments: causeway().segments.map((s) => ({ ...s, name: 'Mine' })) };
     expect(setMaker(named, 'kerbed-road', plank).segments[0]!.name).toBe('Mine');
   });
 });
 
 describe('applyRemedy', () => {
   it('carries out every kind of remedy', () => {
-    const project = changeRun(saltgrassLanding(), 'causeway', { visible: true });
+    const project = changeRun(causeway(), 'causeway', { visible: true });
     const run = (p: Project | undefined) => p!.runs[0]!;
     expect(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' })).laying.rule).toBe(
       'fillGaps',
@@ -94,8 +90,6 @@ describe('applyRemedy', () => {
   });
 
   it('leaves the project alone when a bend cannot be opened that far', () => {
-    expect(
-      applyRemedy(saltgrassLanding(), 'causeway', { kind: 'roundBend', station: 94, radius: 5000 }),
-    ).toBeUndefined();
+    expect(applyRemedy(causeway(), 'causeway', { kind: 'roundBend', station: 94, radius: 5000 })).toBeUndefined();
   });
 });

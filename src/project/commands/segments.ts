@@ -1,4 +1,5 @@
 import { maker, pitchGap, type MakerName, type MakerSpec } from '../../core/segment/registry';
+import type { FinishSpec } from '../../core/segment/finish/finish-spec';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { Project, Run, Segment } from '../schema';
 
@@ -31,4 +32,17 @@ export function setMaker(project: Project, id: string, spec: MakerSpec): Project
 export function setPrepare(project: Project, id: string, change: Partial<PrepareSpec>): Project {
   const segment = project.segments.find((s) => s.id === id);
   return segment ? changeSegment(project, id, { prepare: { ...segment.prepare, ...change } }) : project;
+}
+
+/** Puts a finish on a part, in place of the one it had. */
+export function setFinish(project: Project, id: string, finish: FinishSpec): Project {
+  const segment = project.segments.find((s) => s.id === id);
+  const others = segment?.finishes.filter(({ part }) => part !== finish.part) ?? [];
+  return changeSegment(project, id, { finishes: [...others, finish] });
+}
+
+/** Lets a part look as the segment brings it. */
+export function clearFinish(project: Project, id: string, part: string): Project {
+  const segment = project.segments.find((s) => s.id === id);
+  return changeSegment(project, id, { finishes: segment?.finishes.filter((f) => f.part !== part) ?? [] });
 }

@@ -1,103 +1,29 @@
 import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-mesh';
 import type { MakerName, MakerSpec } from '../../core/segment/registry';
+import type { FinishSpec } from '../../core/segment/finish/finish-spec';
+import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
-import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import { FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import {
+  ANCHOR,
+  BUCKETS,
+  CAUSEWAY,
+  DRIFTWOOD,
+  HONEYSUCKLE,
+  HOSE,
+  LAMP,
+  MOORING,
+  STAIR,
+  WIRES,
+  type Place,
+} from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
-
-type Place = readonly [number, number, number];
-
-const CAUSEWAY: readonly Place[] = [
-  [-43.5, 0, 8],
-  [-30, 0.05, 22],
-  [-11, 0.2, 25],
-  [2, 0.5, 11.5],
-  [6.5, 0.8, -8],
-  [17, 1.05, -19],
-  [32, 1.1, -14],
-  [46, 1.1, -3],
-];
-
-/** From the bollard, slack, to the ferry's cleat. */
-const MOORING: readonly Place[] = [
-  [44.5, 1.75, 2.4],
-  [46.4, 1.28, 4.6],
-  [48.6, 1.12, 7],
-  [50.8, 1.42, 9.3],
-  [52.4, 1.95, 11],
-];
-
-/** From the bow roller down to the bed. */
-const ANCHOR: readonly Place[] = [
-  [55, 2.3, 12.5],
-  [55.5, 1.2, 13.4],
-  [56.6, 0.2, 14.8],
-  [58.6, -0.25, 16.6],
-  [61, -0.3, 18],
-];
-
-/** Round the dredger's two tumblers, standing on edge. */
-const BUCKETS: readonly Place[] = [
-  [59, 4.2, 4],
-  [58.1, 3.5, 4],
-  [58.2, 2.5, 4],
-  [62.2, -0.6, 4],
-  [63.1, -0.9, 4],
-  [63.8, -0.3, 4],
-  [63.5, 0.5, 4],
-  [59.9, 4, 4],
-];
-
-/** From the hut's ceiling down to the reading lamp. */
-const LAMP: readonly Place[] = [
-  [40, 3.6, -9.4],
-  [40, 3.15, -9.4],
-  [40.06, 2.75, -9.36],
-  [40.2, 2.45, -9.3],
-];
-
-/** Along the ferry's side and over into the water. */
-const HOSE: readonly Place[] = [
-  [50.5, 1.4, 13.5],
-  [51.3, 1.65, 13.9],
-  [52.2, 1.5, 14.4],
-  [52.8, 0.9, 15],
-  [53, 0.2, 15.8],
-];
-
-/** From the mast to the hut. */
-const WIRES: readonly Place[] = [
-  [34, 5.2, -4],
-  [35.8, 4.4, -5.8],
-  [37.6, 3.9, -7.6],
-  [39.2, 3.7, -9.2],
-];
-
-/** Up and round the signal mast. */
-const HONEYSUCKLE: readonly Place[] = Array.from({ length: 15 }, (_, i) => {
-  const angle = i * 0.85;
-  const round = (v: number) => Math.round(v * 1000) / 1000;
-  return [round(34 + 0.16 * Math.cos(angle)), round(1.05 + i * 0.22), round(-4 + 0.16 * Math.sin(angle))] as const;
-});
-
-/** Up round the beacon, a turn and a quarter. */
-const STAIR: readonly Place[] = Array.from({ length: 11 }, (_, i) => {
-  const angle = i * 0.78;
-  const round = (v: number) => Math.round(v * 1000) / 1000;
-  return [round(20 + 1.35 * Math.cos(angle)), round(1.2 + i * 0.42), round(-25 + 1.35 * Math.sin(angle))] as const;
-});
-
-/** Half a ring round the fire pit. */
-const DRIFTWOOD: readonly Place[] = [
-  [22.6, 1.35, -33.5],
-  [21.2, 1.32, -35.4],
-  [22, 1.35, -37.6],
-  [24.1, 1.33, -38.4],
-];
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
 interface Sample {
   readonly prepare?: Partial<PrepareSpec>;
+  readonly finishes?: readonly FinishSpec[];
   readonly id: string;
   readonly name: string;
   readonly spec: MakerSpec;
@@ -110,11 +36,28 @@ const made = (kind: MakerName, change: object): MakerSpec =>
   ({ ...(makerDefaults(kind) as object), ...change }) as MakerSpec;
 const LEAST_TWIST = { frames: { rule: 'leastTwist' as const, up: [0, 1, 0] as [number, number, number] } };
 
+/** A part with a pattern over it; `repeat` in metres. */
+const patterned = (
+  part: string,
+  colour: string,
+  pattern: PatternName,
+  repeat: number,
+  change: Partial<FinishSpec> = {},
+): FinishSpec => ({
+  part,
+  ...FINISH_DEFAULTS,
+  colour,
+  texture: { from: 'pattern', pattern, seed: 1, contrast: 0.55 },
+  repeat,
+  ...change,
+});
+
 const SAMPLES: readonly Sample[] = [
   {
     id: 'mooring-line',
     name: 'Mooring line',
     spec: made('rope', { strandSize: 0.045, layLength: 0.32, smooth: 0.0015 }),
+    finishes: [patterned('Strands', '#d2b684', 'fibre', 0.16)],
     points: MOORING,
     job: { bending: LEAST_TWIST },
   },
@@ -168,6 +111,7 @@ const SAMPLES: readonly Sample[] = [
       wall: 0.008,
       smooth: 0.0015,
     }),
+    finishes: [patterned('Fitting', '#c79d58', 'brushed', 0.2, { roughness: 0.7, metalness: 1 })],
     points: HOSE,
     job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
   },
@@ -201,11 +145,12 @@ const SAMPLES: readonly Sample[] = [
   },
 ];
 
-const segmentOf = ({ id, spec, prepare }: Sample): Segment => ({
+const segmentOf = ({ id, spec, prepare, finishes = [] }: Sample): Segment => ({
   id,
   name: maker(spec.kind).label,
   source: { from: 'maker', spec },
   prepare: { ...MADE_PREPARE, ...prepare },
+  finishes,
 });
 
 const pathOf = ({ id, name, points, closed = false }: Sample): Path => ({
@@ -234,6 +179,7 @@ export const causeway = (): Project => ({
       name: 'Kerbed road',
       source: { from: 'maker', spec: makerDefaults('kerbedLane') },
       prepare: MADE_PREPARE,
+      finishes: [patterned('Carriageway', '#8f9295', 'asphalt', 1.6, { fit: 'onward' })],
     },
     {
       id: 'kerb-drain',
@@ -243,6 +189,7 @@ export const causeway = (): Project => ({
         spec: { kind: 'kerbDrain', length: 128, width: 0.3, depth: 0.18, offset: 3.6, height: 0.08 },
       },
       prepare: MADE_PREPARE,
+      finishes: [],
     },
   ],
   paths: [

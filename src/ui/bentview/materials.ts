@@ -1,4 +1,4 @@
-import { DoubleSide, FrontSide, MeshStandardMaterial, RepeatWrapping, SRGBColorSpace, Texture } from 'three';
+import { DoubleSide, FrontSide, MeshStandardMaterial, RepeatWrapping, SRGBColorSpace, Texture, Vector2 } from 'three';
 import type { Image, Material } from '../../core/mesh/mesh';
 
 /** three's materials for a run's; textures appear when their images are decoded, then `onReady` is called. */
@@ -8,6 +8,7 @@ export function buildMaterials(
   vertexColors: boolean,
   onReady: () => void,
 ): MeshStandardMaterial[] {
+  const clones: Texture[] = [];
   const textures = images.map((image) => {
     const texture = new Texture();
     texture.wrapS = texture.wrapT = RepeatWrapping;
@@ -18,6 +19,7 @@ export function buildMaterials(
       (bitmap) => {
         texture.image = bitmap;
         texture.needsUpdate = true;
+        for (const clone of clones) if (clone.source === texture.source) clone.needsUpdate = true;
         onReady();
       },
       () => onReady(),
@@ -27,9 +29,20 @@ export function buildMaterials(
   const textureAt = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
   return materials.map((source) => {
     const [r, g, b, opacity] = source.colour;
-    const map = textureAt(source.colourImage);
+    const { textureTransform: transform } = source;
+    const worn = (place: number | undefined) => {
+      const texture = textureAt(place);
+      if (!texture || !transform) return texture;
+      const own = texture.clone(); // shares the image
+      own.repeat.set(...transform.scale);
+      own.rotation = transform.turn;
+      own.offset.set(...transform.offset);
+      clones.push(own);
+      return own;
+    };
+    const map = worn(source.colourImage);
     if (map) map.colorSpace = SRGBColorSpace;
-    const surface = textureAt(source.surfaceImage);
+    const surface = worn(source.surfaceImage);
     const material = new MeshStandardMaterial({
       name: source.name,
       vertexColors,
@@ -41,7 +54,9 @@ export function buildMaterials(
       side: source.doubleSided ? DoubleSide : FrontSide,
       shadowSide: DoubleSide, // pieces that touch leave no slits of light between them
       map,
-      normalMap: textureAt(source.normalImage),
+      normalMap: worn(source.normalImage),
+      // Without tangents three takes the other hand for the image's y than glTF does.
+      normalScale: new Vector2(source.normalScale ?? 1, -(source.normalScale ?? 1)),
       roughnessMap: surface,
       metalnessMap: surface,
     });

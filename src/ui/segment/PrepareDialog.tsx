@@ -17,12 +17,13 @@ import { setPrepare } from '../../project/commands/segments';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { useEdit, useProject, useRun, useSet } from '../state/app-context';
 import { CleanFields } from './CleanFields';
+import { FinishFields } from './FinishFields';
 import { PreparePreview } from './PreparePreview';
 import { TurnFields } from './TurnFields';
 import { useSegmentView } from './use-segment-view';
 import { ZoneFields } from './ZoneFields';
 
-const TABS = { turn: 'Lie and size', clean: 'Clean', zones: 'Stiff and ends' } as const;
+const TABS = { turn: 'Lie and size', clean: 'Clean', zones: 'Stiff and ends', colour: 'Colour' } as const;
 const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields } as const;
 
 /** Prepares the selected run's segment: seen straight, with what will be its forward, up and middle. */
@@ -38,7 +39,7 @@ export function PrepareDialog() {
   const { prepare } = segment;
   const change = (next: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, next));
   const close = () => set({ dialog: undefined });
-  const Fields = FIELDS[tab];
+  const Fields = FIELDS[tab === 'colour' ? 'turn' : tab];
   return (
     <Dialog
       open
@@ -125,12 +126,16 @@ export function PrepareDialog() {
             ))}
           </Tabs>
           <Box role="tabpanel" aria-labelledby={`prepare-${tab}`} sx={{ overflowY: 'auto', pr: 1 }}>
-            <Fields
-              prepare={prepare}
-              view={view}
-              isBrought={segment.source.from === 'asset' || isScan(segment.source.spec)}
-              onChange={change}
-            />
+            {tab === 'colour' ? (
+              <FinishFields segment={segment} view={view} />
+            ) : (
+              <Fields
+                prepare={prepare}
+                view={view}
+                isBrought={segment.source.from === 'asset' || isScan(segment.source.spec)}
+                onChange={change}
+              />
+            )}
           </Box>
         </Box>
       </Box>

@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
 import type { Result } from '../../core/math/result';
+import type { SegmentParts } from '../../engine/derive';
 import type { SegmentView } from '../../engine/segment-view';
 import { problemWords } from '../../engine/problem-words';
 import type { Segment } from '../../project/schema';
 import { useApp } from '../state/app-context';
 
-type Asked = Pick<Segment, 'source' | 'prepare'>;
+type Asked = SegmentParts;
 
 interface Shown {
   readonly of: Asked | undefined;
@@ -17,11 +18,11 @@ interface Shown {
 export function useSegmentView(segment: Segment | undefined): Omit<Shown, 'of'> & { readonly isBusy: boolean } {
   const { baker } = useApp();
   const [{ of, view, problem }, setShown] = useState<Shown>({ of: undefined, view: undefined, problem: undefined });
-  const [source, prepare] = [segment?.source, segment?.prepare];
+  const [source, prepare, finishes] = [segment?.source, segment?.prepare, segment?.finishes];
   useEffect(() => {
-    if (!source || !prepare) return;
+    if (!source || !prepare || !finishes) return;
     let isLive = true;
-    const asked = { source, prepare };
+    const asked = { source, prepare, finishes };
     const show = (next: Partial<Shown>) =>
       isLive && setShown((before) => ({ view: before.view, problem: undefined, ...next, of: asked }));
     baker
@@ -33,6 +34,6 @@ export function useSegmentView(segment: Segment | undefined): Omit<Shown, 'of'> 
     return () => {
       isLive = false;
     };
-  }, [baker, source, prepare]);
-  return { view, problem, isBusy: of?.source !== source || of?.prepare !== prepare };
+  }, [baker, source, prepare, finishes]);
+  return { view, problem, isBusy: of?.source !== source || of?.prepare !== prepare || of?.finishes !== finishes };
 }

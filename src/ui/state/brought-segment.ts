@@ -12,4 +12,5 @@ export const broughtSegment = ({ asset, fileName }: BroughtMesh): Segment => ({
   prepare: /\.stl$/i.test(fileName)
     ? { ...PREPARE_DEFAULTS, clean: { ...CLEAN_DEFAULTS, weld: 0, crease: (50 * Math.PI) / 180 } }
     : PREPARE_DEFAULTS,
+  finishes: [],
 });

@@ -1,6 +1,6 @@
 import { problemWords } from '../../engine/problem-words';
 import { emptyProject, type Project } from '../../project/schema';
-import { saltgrassLanding } from '../../project/samples';
+import { causeway, saltgrassLanding } from '../../project/samples';
 import {
   createProject,
   dropUnusedAssets,
@@ -42,14 +42,18 @@ export class Keeper {
     };
   }
 
-  /** Opens what was open last; with `?sample` in the address, or for a first visit to it, the sample. */
+  /** Opens what was open last; with `?sample` in the address of a first visit, the sample, or only its
+   * causeway with `?sample=causeway`. */
   async start(): Promise<void> {
     await dropUnusedAssets();
-    const wantsSample = new URLSearchParams(window.location.search).has('sample');
+    const sample = new URLSearchParams(window.location.search).get('sample');
     const id = await lastOpened();
     const stored = id === undefined ? undefined : await loadProject(id);
     if (stored) await this.#show(stored);
-    else await this.create(wantsSample ? saltgrassLanding() : emptyProject('Untitled'));
+    else
+      await this.create(
+        sample === null ? emptyProject('Untitled') : sample === 'causeway' ? causeway() : saltgrassLanding(),
+      );
   }
 
   async open(id: string): Promise<void> {

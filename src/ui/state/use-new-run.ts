@@ -41,6 +41,7 @@ export function useNewRun() {
           name: maker(kind).label,
           source: { from: 'maker', spec: makerDefaults(kind) },
           prepare: MADE_PREPARE,
+          finishes: [],
         },
         alongPath,
         pitchGap(makerDefaults(kind)),

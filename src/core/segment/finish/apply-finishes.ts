@@ -1,0 +1,63 @@
+import type { Image, Material, Mesh, Part } from '../../mesh/mesh';
+import { paint } from '../colour';
+import type { FinishSpec } from './finish-spec';
+
+/** The images of a texture, ready to be worn; absent where there is none. */
+export interface TextureImages {
+  readonly colour: Image;
+  readonly normal?: Image;
+  readonly surface?: Image;
+}
+
+/**
+ * The mesh with the finishes on its parts: each finished part gets a material of its own. `length` is a piece's natural length: where
+ * whole repeats are asked for, the repeat gives way until a whole number fits.
+ */
+export function applyFinishes(
+  mesh: Mesh,
+  length: number,
+  finishes: readonly FinishSpec[],
+  imagesOf: (finish: FinishSpec) => TextureImages | undefined,
+): Mesh {
+  const worn = new Map(finishes.map((finish) => [finish.part, finish]));
+  if (!mesh.parts.some(({ name }) => worn.has(name))) return mesh;
+  const materials: Material[] = [...mesh.materials];
+  const images: Image[] = [...mesh.images];
+  const parts = mesh.parts.map((part): Part => {
+    const finish = worn.get(part.name);
+    if (!finish) return part;
+    materials.push(
+      finishedMaterial(mesh.materials[part.material]!, part.name, length, finish, imagesOf(finish), images),
+    );
+    return { ...part, material: materials.length - 1, runsOn: finish.fit === 'onward' };
+  });
+  return { ...mesh, parts, materials, images };
+}
+
+function finishedMaterial(
+  before: Material,
+  part: string,
+  length: number,
+  finish: FinishSpec,
+  texture: TextureImages | undefined,
+  images: Image[],
+): Material {
+  const { colour, roughness, metalness, bump, repeat, turn, shiftAlong, shiftRound, fit } = finish;
+  const plain: Material = { ...paint(part, colour, roughness, metalness), doubleSided: before.doubleSided };
+  if (!texture) return plain;
+  const place = (image: Image | undefined) => (image ? images.push(image) - 1 : undefined);
+  const [colourImage, normalImage, surfaceImage] = [
+    place(texture.colour),
+    place(texture.normal),
+    place(texture.surface),
+  ];
+  const along = fit === 'whole' ? Math.max(Math.round(length / repeat), 1) / length : 1 / repeat;
+  return {
+    ...plain,
+    ...(colourImage !== undefined && { colourImage }),
+    ...(normalImage !== undefined && bump > 0 && { normalImage, normalScale: bump }),
+    ...(surfaceImage !== undefined && { surfaceImage }),
+    // Round the section a repeat is as wide as it is long; only along the length must it fit.
+    textureTransform: { scale: [along, 1 / repeat], turn, offset: [shiftAlong * along, shiftRound / repeat] },
+  };
+}

@@ -1,0 +1,41 @@
+import { z } from 'zod';
+import { PATTERN_NAMES } from './registry';
+
+/** An image or a pattern laid over a part. */
+export const textureSpecSchema = z.discriminatedUnion('from', [
+  z.strictObject({
+    from: z.literal('pattern'),
+    pattern: z.enum(PATTERN_NAMES),
+    seed: z.number().int().min(0).max(1e6),
+    contrast: z.number().min(0).max(1),
+  }),
+  z.strictObject({
+    from: z.literal('image'),
+    /** Name of the image among the project's assets: SHA-256 of its bytes, hexadecimal. */
+    asset: z.string().regex(/^[0-9a-f]{64}$/),
+    fileName: z.string().max(400),
+    mime: z.enum(['image/png', 'image/jpeg', 'image/webp']),
+  }),
+]);
+
+/** How one part of a segment looks, over what the segment brings. */
+export const finishSpecSchema = z.strictObject({
+  part: z.string().max(200),
+  colour: z.string().regex(/^#[0-9a-f]{6}$/),
+  roughness: z.number().min(0).max(1),
+  metalness: z.number().min(0).max(1),
+  /** Strength of the relief; 1 = as the pattern has it. */
+  bump: z.number().min(0).max(4),
+  texture: textureSpecSchema.nullable(),
+  /** Metres that one repeat covers along the segment. */
+  repeat: z.number().min(1e-4).max(1e4),
+  /** Radians, and metres along and round. */
+  turn: z.number().min(-7).max(7),
+  shiftAlong: z.number().min(-1e4).max(1e4),
+  shiftRound: z.number().min(-1e4).max(1e4),
+  /** Whole repeats in each piece, or running on from piece to piece. */
+  fit: z.enum(['whole', 'onward']),
+});
+
+export type TextureSpec = z.infer<typeof textureSpecSchema>;
+export type FinishSpec = z.infer<typeof finishSpecSchema>;

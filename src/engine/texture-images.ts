@@ -1,0 +1,40 @@
+import { encode } from 'fast-png';
+import { drawPattern } from '../core/segment/finish/draw-pattern';
+import type { TextureImages } from '../core/segment/finish/apply-finishes';
+import type { TextureSpec } from '../core/segment/finish/finish-spec';
+import { fail, ok, type Result } from '../core/math/result';
+import type { Image } from '../core/mesh/mesh';
+import { Recent } from './recent';
+
+/** Finds the bytes of a brought image by its id; undefined when it is not stored. */
+export type LoadBytes = (id: string) => Promise<Uint8Array | undefined>;
+
+/** Draws or loads the images of textures; keeps the last ones. */
+export class TextureImager {
+  readonly #loadBytes: LoadBytes;
+  readonly #drawn = new Recent<TextureImages>(16);
+
+  constructor(loadBytes: LoadBytes) {
+    this.#loadBytes = loadBytes;
+  }
+
+  /** Problems: `asset.missing`. */
+  async images(texture: TextureSpec): Promise<Result<TextureImages>> {
+    if (texture.from === 'image') {
+      const bytes = await this.#loadBytes(texture.asset);
+      if (!bytes) return fail('asset.missing', { id: texture.asset });
+      return ok({ colour: { name: texture.fileName, mime: texture.mime, bytes } });
+    }
+    return ok(
+      this.#drawn.get(JSON.stringify(texture), () => {
+        const { size, colour, normal, surface } = drawPattern(texture);
+        const png = (name: string, data: Uint8Array): Image => ({
+          name: `${texture.pattern} ${name}`,
+          mime: 'image/png',
+          bytes: encode({ width: size, height: size, data, channels: 4, depth: 8 }),
+        });
+        return { colour: png('colour', colour), normal: png('normal', normal), surface: png('surface', surface) };
+      }),
+    );
+  }
+}

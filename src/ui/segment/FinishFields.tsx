@@ -1,0 +1,103 @@
+'use client';
+
+import { Box, Button, Typography } from '@mui/material';
+import { useState } from 'react';
+import { Color } from 'three';
+import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
+import { PATTERNS } from '../../core/segment/finish/registry';
+import type { SegmentView } from '../../engine/segment-view';
+import { clearFinish, setFinish } from '../../project/commands/segments';
+import { FINISH_DEFAULTS } from '../../project/defaults';
+import type { Segment } from '../../project/schema';
+import { ChoiceField } from '../fields/ChoiceField';
+import { ColourField } from '../fields/ColourField';
+import { NumberField } from '../fields/NumberField';
+import { useEdit } from '../state/app-context';
+import { ImageButton } from './ImageButton';
+import { TextureFields } from './TextureFields';
+
+/** How each part of the segment looks: colour, roughness, metal, and an image or a pattern over it. */
+export function FinishFields({ segment, view }: { segment: Segment; view: SegmentView | undefined }) {
+  const edit = useEdit();
+  const [chosen, setChosen] = useState<string>();
+  if (!view) return null;
+  const names = [...new Set(view.parts.map(({ name }) => name))];
+  const part = chosen && names.includes(chosen) ? chosen : names[0]!;
+  const own = segment.finishes.find((finish) => finish.part === part);
+  const finish = own ?? asBrought(view, part);
+  const put = (change: Partial<FinishSpec>) =>
+    edit((project) => setFinish(project, segment.id, { ...finish, ...change }));
+  const texture = (choice: string) => {
+    if (choice === 'none') put({ texture: null });
+    else if (choice !== 'image') {
+      const pattern = choice as (typeof PATTERNS)[number]['kind'];
+      const before = finish.texture?.from === 'pattern' ? finish.texture : { seed: 1, contrast: 0.5 };
+      const next: TextureSpec = { from: 'pattern', pattern, seed: before.seed, contrast: before.contrast };
+      put({
+        texture: next,
+        repeat: finish.texture ? finish.repeat : Math.max(Number((view.length / 4).toPrecision(2)), 0.01),
+      });
+    }
+  };
+  const kinds = [
+    { value: 'none', label: 'none' },
+    ...PATTERNS.map(({ kind, label }) => ({ value: kind as string, label })),
+    ...(finish.texture?.from === 'image' ? [{ value: 'image', label: finish.texture.fileName }] : []),
+  ];
+  const kind = finish.texture === null ? 'none' : finish.texture.from === 'image' ? 'image' : finish.texture.pattern;
+  return (
+    <Box>
+      <ChoiceField
+        label="Part"
+        value={part}
+        choices={names.map((name) => ({ value: name, label: name }))}
+        onChange={setChosen}
+      />
+      <ColourField label="Colour" value={finish.colour} onChange={(colour) => put({ colour })} />
+      <NumberField
+        label="Roughness"
+        quantity="percent"
+        step={0.05}
+        min={0}
+        max={1}
+        value={finish.roughness}
+        onChange={(roughness) => put({ roughness })}
+      />
+      <NumberField
+        label="Metal"
+        quantity="percent"
+        step={0.05}
+        min={0}
+        max={1}
+        value={finish.metalness}
+        onChange={(metalness) => put({ metalness })}
+      />
+      <ChoiceField label="Pattern" value={kind} choices={kinds} onChange={texture} />
+      <ImageButton onBrought={(image) => put({ texture: image })} />
+      {finish.texture && <TextureFields finish={finish} texture={finish.texture} onChange={put} />}
+      {own && (
+        <Button
+          size="small"
+          variant="text"
+          color="secondary"
+          sx={{ mx: -2, mt: 2 }}
+          onClick={() => edit((project) => clearFinish(project, segment.id, part))}
+        >
+          As the segment brings it
+        </Button>
+      )}
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>
+        What is shown here goes into the GLB.
+      </Typography>
+    </Box>
+  );
+}
+
+/** A finish that looks like the part's material as it came. */
+function asBrought({ parts, surface }: SegmentView, part: string): FinishSpec {
+  const material = surface.materials[parts.find(({ name }) => name === part)?.material ?? 0];
+  if (!material) return { ...FINISH_DEFAULTS, part };
+  const [r, g, b] = material.colour;
+  const { roughness, metalness } = material;
+  return { ...FINISH_DEFAULTS, part, colour: `#${new Color(r, g, b).getHexString()}`, roughness, metalness };
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+
+export interface TextureFieldsProps {
+  readonly finish: FinishSpec;
+  readonly texture: TextureSpec;
+  readonly onChange: (change: Partial<FinishSpec>) => void;
+}
+
+/** How large a texture is and how it lies. */
+export function TextureFields({ finish, texture, onChange }: TextureFieldsProps) {
+  return (
+    <>
+      {texture.from === 'pattern' && (
+        <>
+          <NumberField
+            label="Contrast"
+            quantity="percent"
+            step={0.05}
+            min={0}
+            max={1}
+            value={texture.contrast}
+            onChange={(contrast) => onChange({ texture: { ...texture, contrast } })}
+          />
+          <NumberField
+            label="Relief"
+            quantity="percent"
+            step={0.1}
+            min={0}
+            max={4}
+            value={finish.bump}
+            onChange={(bump) => onChange({ bump })}
+          />
+          <NumberField
+            label="Seed"
+            quantity="plain"
+            step={1}
+            min={0}
+            max={1e6}
+            value={texture.seed}
+            onChange={(seed) => onChange({ texture: { ...texture, seed: Math.round(seed) } })}
+          />
+        </>
+      )}
+      <NumberField
+        label="One repeat is"
+        quantity="length"
+        step={0.01}
+        min={1e-4}
+        max={1e4}
+        value={finish.repeat}
+        onChange={(repeat) => onChange({ repeat })}
+      />
+      <ChoiceField
+        label="Along the run"
+        value={finish.fit}
+        choices={[
+          { value: 'whole', label: 'whole in each piece' },
+          { value: 'onward', label: 'on from piece to piece' },
+        ]}
+        onChange={(fit) => onChange({ fit })}
+      />
+      <NumberField
+        label="Turned"
+        quantity="angle"
+        step={Math.PI / 36}
+        min={-7}
+        max={7}
+        value={finish.turn}
+        onChange={(turn) => onChange({ turn })}
+      />
+      <NumberField
+        label="Moved along"
+        quantity="length"
+        step={0.01}
+        value={finish.shiftAlong}
+        onChange={(shiftAlong) => onChange({ shiftAlong })}
+      />
+      <NumberField
+        label="Moved round"
+        quantity="length"
+        step={0.01}
+        value={finish.shiftRound}
+        onChange={(shiftRound) => onChange({ shiftRound })}
+      />
+    </>
+  );
+}
