@@ -10,10 +10,7 @@ export function buildMaterials(
 ): MeshStandardMaterial[] {
   const clones: Texture[] = [];
   const textures = images.map((image) => {
-    const texture = new Texture();
-    texture.wrapS = texture.wrapT = RepeatWrapping;
-    texture.flipY = false;
-    texture.anisotropy = 8;
+    const texture = tilingTexture();
     const blob = new Blob([image.bytes as Uint8Array<ArrayBuffer>], { type: image.mime });
     createImageBitmap(blob, { imageOrientation: 'none', premultiplyAlpha: 'none' }).then(
       (bitmap) => {
@@ -33,7 +30,8 @@ export function buildMaterials(
     const worn = (place: number | undefined) => {
       const texture = textureAt(place);
       if (!texture || !transform) return texture;
-      const own = texture.clone(); // shares the image
+      const own = tilingTexture();
+      own.source = texture.source; // one image, several ways to lie
       own.repeat.set(...transform.scale);
       own.rotation = transform.turn;
       own.offset.set(...transform.offset);
@@ -64,6 +62,14 @@ export function buildMaterials(
     material.emissive.setRGB(...source.emissive);
     return material;
   });
+}
+
+function tilingTexture(): Texture {
+  const texture = new Texture();
+  texture.wrapS = texture.wrapT = RepeatWrapping;
+  texture.flipY = false;
+  texture.anisotropy = 8;
+  return texture;
 }
 
 export function disposeMaterials(materials: readonly MeshStandardMaterial[]): void {
