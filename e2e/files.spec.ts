@@ -33,6 +33,10 @@ test('a brought mesh is laid on a drawn path; one that lies far off is found and
     .getByLabel('Bring a mesh (GLB, OBJ, STL, PLY)')
     .last()
     .setInputFiles({ name: 'beam.obj', mimeType: 'model/obj', buffer: Buffer.from(far) });
+  // A file that was brought is prepared first.
+  const preparing = page.getByRole('dialog', { name: 'Prepare beam' });
+  await expect(preparing.getByText('3.00 m long')).toBeVisible();
+  await preparing.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByRole('button', { name: /Segment.*beam, 3.00 m/ })).toBeVisible();
   await expect(page.getByText('The mesh lies beside its own middle')).toBeVisible();
   await page.getByRole('button', { name: 'Put its middle on the path' }).click();
