@@ -40,4 +40,37 @@ await picture('dark', async (page) => {
   await page.getByRole('button', { name: 'Dark theme' }).click();
   await page.mouse.move(400, 560);
 });
+const choose = async (page: Page, run: string) => {
+  const row = page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${run}`) });
+  await row.click();
+  await page.getByRole('button', { name: 'Frame this run' }).click();
+  await page.getByRole('button', { name: /^1\s*Segment/ }).click();
+  await page.mouse.move(700, 560);
+};
+const prepare = async (page: Page, tab: string) => {
+  await page.getByRole('button', { name: 'Prepare the segment' }).click();
+  await page.getByRole('tab', { name: tab }).click();
+  await page.waitForTimeout(4000);
+};
+await picture('section', async (page) => {
+  await page.getByRole('button', { name: 'Add a run' }).click();
+  await page.getByRole('combobox', { name: 'Path' }).click();
+  await page.getByRole('option', { name: 'that of Causeway' }).click();
+  await page.getByRole('button', { name: 'Own cross-section' }).click();
+  await page.getByRole('button', { name: 'Draw the cross-section' }).click();
+  await page.getByRole('button', { name: 'Corner 2' }).focus();
+});
+await picture('rope', async (page) => {
+  await choose(page, 'Mooring line');
+  await page.mouse.move(760, 450);
+  for (let i = 0; i < 14; i++) await page.mouse.wheel(0, -300);
+});
+await picture('prepare', async (page) => {
+  await choose(page, 'Driftwood');
+  await prepare(page, 'Lie and size');
+});
+await picture('colour', async (page) => {
+  await choose(page, 'Mooring line');
+  await prepare(page, 'Colour');
+});
 await browser.close();

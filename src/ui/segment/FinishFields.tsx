@@ -8,16 +8,16 @@ import { PATTERNS } from '../../core/segment/finish/registry';
 import type { SegmentView } from '../../engine/segment-view';
 import { clearFinish, setFinish } from '../../project/commands/segments';
 import { FINISH_DEFAULTS } from '../../project/defaults';
-import type { Segment } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { ColourField } from '../fields/ColourField';
 import { NumberField } from '../fields/NumberField';
 import { useEdit } from '../state/app-context';
 import { ImageButton } from './ImageButton';
 import { TextureFields } from './TextureFields';
+import type { PrepareFieldsProps } from './TurnFields';
 
 /** How each part of the segment looks: colour, roughness, metal, and an image or a pattern over it. */
-export function FinishFields({ segment, view }: { segment: Segment; view: SegmentView | undefined }) {
+export function FinishFields({ segment, view }: PrepareFieldsProps) {
   const edit = useEdit();
   const [chosen, setChosen] = useState<string>();
   if (!view) return null;

@@ -24,7 +24,7 @@ import { useSegmentView } from './use-segment-view';
 import { ZoneFields } from './ZoneFields';
 
 const TABS = { turn: 'Lie and size', clean: 'Clean', zones: 'Stiff and ends', colour: 'Colour' } as const;
-const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields } as const;
+const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields, colour: FinishFields } as const;
 
 /** Prepares the selected run's segment: seen straight, with what will be its forward, up and middle. */
 export function PrepareDialog() {
@@ -39,7 +39,7 @@ export function PrepareDialog() {
   const { prepare } = segment;
   const change = (next: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, next));
   const close = () => set({ dialog: undefined });
-  const Fields = FIELDS[tab === 'colour' ? 'turn' : tab];
+  const Fields = FIELDS[tab];
   return (
     <Dialog
       open
@@ -126,16 +126,13 @@ export function PrepareDialog() {
             ))}
           </Tabs>
           <Box role="tabpanel" aria-labelledby={`prepare-${tab}`} sx={{ overflowY: 'auto', pr: 1 }}>
-            {tab === 'colour' ? (
-              <FinishFields segment={segment} view={view} />
-            ) : (
-              <Fields
-                prepare={prepare}
-                view={view}
-                isBrought={segment.source.from === 'asset' || isScan(segment.source.spec)}
-                onChange={change}
-              />
-            )}
+            <Fields
+              segment={segment}
+              prepare={prepare}
+              view={view}
+              isBrought={segment.source.from === 'asset' || isScan(segment.source.spec)}
+              onChange={change}
+            />
           </Box>
         </Box>
       </Box>

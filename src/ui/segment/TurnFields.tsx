@@ -3,12 +3,14 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { SegmentView } from '../../engine/segment-view';
+import type { Segment } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
 import { AxisChoice } from './AxisChoice';
 
 export interface PrepareFieldsProps {
+  readonly segment: Segment;
   readonly prepare: PrepareSpec;
   readonly view: SegmentView | undefined;
   readonly isBrought: boolean;

@@ -51,7 +51,7 @@ describe('touching strands', () => {
   ])('%d strands have most turns for their length at %f degrees', (N, v, H) => {
     const turns = (h: number) => 1 / Math.hypot(2 * Math.PI * touchingRadius(N, 2, h)!, h);
     let [low, high] = [N * 2 + 0.2, 20];
-    for (let i = 0; i < 200; i++) {
+    for (let i = 0; i < 45; i++) {
       const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
       if (turns(a) > turns(b)) high = b;
       else low = a;
