@@ -9,3 +9,9 @@ export function paint(name: string, hex: string, roughness: number, metalness = 
   const colour = [toLinear(n >> 16), toLinear((n >> 8) & 255), toLinear(n & 255), 1] as const;
   return { ...PLAIN_MATERIAL, name, colour, roughness, metalness };
 }
+
+/** Linear light as a colour written #rrggbb. */
+export function toHex([r, g, b]: readonly number[]): string {
+  const byte = (c: number) => Math.round(255 * (c <= 0.0031308 ? c * 12.92 : 1.055 * c ** (1 / 2.4) - 0.055));
+  return `#${[r!, g!, b!].map((c) => byte(c).toString(16).padStart(2, '0')).join('')}`;
+}

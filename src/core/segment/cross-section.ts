@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Material } from '../mesh/mesh';
-import { paint } from './colour';
+import { paint, toHex } from './colour';
 import type { SectionPoint, Strip } from './extrude';
 import { arcSteps, type Smoothness } from './smoothness';
 
@@ -71,6 +71,26 @@ export const stripMaterials = (section: CrossSection): readonly Material[] =>
     ...paint(name, colour, roughness, metalness),
     doubleSided: !section.closed,
   }));
+
+/** A closed outline with its strips as one that can be drawn on; each part becomes a strip in its material's colour. */
+export function toSection(
+  outline: readonly SectionPoint[],
+  strips: readonly Strip[],
+  materials: readonly Material[],
+): CrossSection {
+  const parts = [...new Set(strips.map(({ part }) => part))];
+  const worn = (part: string) => strips.find((strip) => strip.part === part)!.material;
+  return {
+    corners: outline.map(([z, y], i) => ({ z, y, strip: parts.indexOf(strips[i]!.part) })),
+    strips: parts.map((name) => {
+      const place = worn(name);
+      const { colour, roughness, metalness } = materials[typeof place === 'number' ? place : place[0]!]!;
+      return { name, colour: toHex(colour), roughness, metalness };
+    }),
+    mirrored: false,
+    closed: true,
+  };
+}
 
 /** Points strictly between the ends of an edge with a bulge. */
 function arcBetween(from: SectionCorner, to: SectionCorner, smoothness: Smoothness): SectionPoint[] {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { paint } from '../colour';
-import { extrudeOutline, type SectionPoint } from '../extrude';
+import { toSection } from '../cross-section';
+import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
 import { defineMaker, metresField } from '../maker';
 
 const MATERIALS = [paint('Cast stone', '#c4b9a4', 0.9), paint('Wet channel', '#59605f', 0.35)];
@@ -27,24 +28,37 @@ export const kerbDrain = defineMaker({
     metresField('offset', 'To the right', 0.1),
     metresField('height', 'Height', 0.01),
   ],
-  make({ length, width, depth, offset, height }) {
-    const h = width / 2;
-    const wall = width * 0.2;
-    const section: readonly SectionPoint[] = [
-      [-h, 0],
-      [-h + wall, 0],
-      [-h + wall * 1.4, -depth * 0.6],
-      [h - wall * 1.4, -depth * 0.6],
-      [h - wall, 0],
-      [h, 0],
-      [h, -depth],
-      [-h, -depth],
-    ];
-    const outline = section.map(([z, y]): SectionPoint => [z + offset, y + height]);
-    const strips = outline.map((_, i) => {
-      const wet = i >= 1 && i <= 3;
-      return { part: wet ? 'Channel' : 'Walls', material: wet ? 1 : 0 };
-    });
-    return extrudeOutline(outline, strips, [0, length], MATERIALS, 0);
+  toSection: (spec) => toSection(...outlineOf(spec), MATERIALS),
+  make(spec) {
+    const [outline, strips] = outlineOf(spec);
+    return extrudeOutline(outline, strips, [0, spec.length], MATERIALS, 0);
   },
 });
+
+interface Sizes {
+  readonly width: number;
+  readonly depth: number;
+  readonly offset: number;
+  readonly height: number;
+}
+
+function outlineOf({ width, depth, offset, height }: Sizes): [SectionPoint[], Strip[]] {
+  const h = width / 2;
+  const wall = width * 0.2;
+  const section: readonly SectionPoint[] = [
+    [-h, 0],
+    [-h + wall, 0],
+    [-h + wall * 1.4, -depth * 0.6],
+    [h - wall * 1.4, -depth * 0.6],
+    [h - wall, 0],
+    [h, 0],
+    [h, -depth],
+    [-h, -depth],
+  ];
+  const outline = section.map(([z, y]): SectionPoint => [z + offset, y + height]);
+  const strips = outline.map((_, i) => {
+    const wet = i >= 1 && i <= 3;
+    return { part: wet ? 'Channel' : 'Walls', material: wet ? 1 : 0 };
+  });
+  return [outline, strips];
+}

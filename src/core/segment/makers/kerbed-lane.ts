@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { paint } from '../colour';
+import { toSection } from '../cross-section';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
 import { defineMaker, metresField } from '../maker';
 
@@ -35,39 +36,45 @@ export const kerbedLane = defineMaker({
     metresField('laneWidth', 'Lane width', 0.1),
     metresField('bankHeight', 'Bank height', 0.1),
   ],
-  make({ length, laneWidth, bankHeight }) {
-    const edge = -laneWidth * CROSSFALL;
-    const top = edge + KERB_HEIGHT;
-    const back = laneWidth + KERB_WIDTH;
-    const y = (zz: number) => -zz * CROSSFALL;
-    const lineIn = laneWidth - 0.2 - LINE_WIDTH;
-    const half = LINE_WIDTH / 2;
-    // The right half from the crown outwards; the left half mirrors it.
-    const right: [SectionPoint, number, string][] = [
-      [[half, y(half)], ASPHALT, 'Carriageway'],
-      [[lineIn, y(lineIn)], MARKING, 'Edge lines'],
-      [[lineIn + LINE_WIDTH, y(lineIn + LINE_WIDTH)], ASPHALT, 'Carriageway'],
-      [[laneWidth, edge], KERB, 'Kerbs'],
-      [[laneWidth + 0.02, top - BEVEL], KERB, 'Kerbs'],
-      [[laneWidth + 0.02 + BEVEL, top], KERB, 'Kerbs'],
-      [[back, top], BANK, 'Bank'],
-      [[back + 0.35, top - 0.06], BANK, 'Bank'],
-      [[back + 0.35 + (bankHeight - 0.1) * 0.45, -bankHeight], BANK, 'Bank'],
-    ];
-    const left = right.map(([[zz, yy]], i) => {
-      const previous = right[i - 1];
-      return [[-zz, yy], previous ? previous[1] : MARKING, previous ? previous[2] : ''] as const;
-    });
-    const outline = [...left.map(([p]) => p as SectionPoint).reverse(), ...right.map(([p]) => p)];
-    const rows = [0, length / 4, (length * 3) / 4, length];
-    const strips: Strip[] = [
-      ...left
-        .slice(1)
-        .map(([, material, part]) => ({ part, material }))
-        .reverse(),
-      { part: 'Centre line', material: [ASPHALT, MARKING, ASPHALT] },
-      ...right.map(([, material, part]) => ({ part, material })),
-    ];
-    return extrudeOutline(outline, strips, rows, MATERIALS, BANK);
+  toSection: (spec) => toSection(...outlineOf(spec), MATERIALS),
+  make(spec) {
+    const [outline, strips] = outlineOf(spec);
+    const { length } = spec;
+    return extrudeOutline(outline, strips, [0, length / 4, (length * 3) / 4, length], MATERIALS, BANK);
   },
 });
+
+function outlineOf({ laneWidth, bankHeight }: { laneWidth: number; bankHeight: number }): [SectionPoint[], Strip[]] {
+  const edge = -laneWidth * CROSSFALL;
+  const top = edge + KERB_HEIGHT;
+  const back = laneWidth + KERB_WIDTH;
+  const y = (zz: number) => -zz * CROSSFALL;
+  const lineIn = laneWidth - 0.2 - LINE_WIDTH;
+  const half = LINE_WIDTH / 2;
+  // The right half from the crown outwards; the left half mirrors it.
+  const right: [SectionPoint, number, string][] = [
+    [[half, y(half)], ASPHALT, 'Carriageway'],
+    [[lineIn, y(lineIn)], MARKING, 'Edge lines'],
+    [[lineIn + LINE_WIDTH, y(lineIn + LINE_WIDTH)], ASPHALT, 'Carriageway'],
+    [[laneWidth, edge], KERB, 'Kerbs'],
+    [[laneWidth + 0.02, top - BEVEL], KERB, 'Kerbs'],
+    [[laneWidth + 0.02 + BEVEL, top], KERB, 'Kerbs'],
+    [[back, top], BANK, 'Bank'],
+    [[back + 0.35, top - 0.06], BANK, 'Bank'],
+    [[back + 0.35 + (bankHeight - 0.1) * 0.45, -bankHeight], BANK, 'Bank'],
+  ];
+  const left = right.map(([[zz, yy]], i) => {
+    const previous = right[i - 1];
+    return [[-zz, yy], previous ? previous[1] : MARKING, previous ? previous[2] : ''] as const;
+  });
+  const outline = [...left.map(([p]) => p as SectionPoint).reverse(), ...right.map(([p]) => p)];
+  const strips: Strip[] = [
+    ...left
+      .slice(1)
+      .map(([, material, part]) => ({ part, material }))
+      .reverse(),
+    { part: 'Centre line', material: [ASPHALT, MARKING, ASPHALT] },
+    ...right.map(([, material, part]) => ({ part, material })),
+  ];
+  return [outline, strips];
+}

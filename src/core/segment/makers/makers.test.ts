@@ -94,3 +94,23 @@ describe.each(specs)('%s', (name, spec) => {
       if (hasRound) expect(low.indices.length).toBeLessThan(mesh.indices.length);
     });
 });
+
+describe('an outline to draw on', () => {
+  const withOutline = MAKERS.filter((own) => own.toSection).map(({ kind }) => kind);
+  it('is there for every maker that carries one along', () => {
+    expect(withOutline).toEqual(expect.arrayContaining(['kerbedLane', 'kerbDrain', 'plank', 'rail']));
+  });
+
+  it.each(withOutline)('of a %s makes the same solid, strip for strip', (kind) => {
+    const spec = maker(kind).defaults as Values & MakerSpec;
+    const outline = maker(kind).toSection!(spec);
+    const { smooth = 0.001, length } = spec as Values;
+    const section = { ...(maker('crossSection').defaults as Values), ...outline, length, smooth };
+    const [before, after] = [make(spec), make(section)];
+    expect(volume(after) / volume(before)).toBeCloseTo(1, 6);
+    expect(after.parts.map(({ name }) => name).sort()).toEqual(
+      [...outline.strips.map(({ name }) => name), 'Ends'].sort(),
+    );
+    expect(isClosed(after)).toBe(true);
+  });
+});

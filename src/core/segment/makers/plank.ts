@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { paint } from '../colour';
-import { extrudeOutline, type SectionPoint } from '../extrude';
+import { toSection } from '../cross-section';
+import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
 import { defineMaker, metresField } from '../maker';
+
+const MATERIALS = [paint('Oak', '#9c7a50', 0.7)];
 
 /** A board with bevelled edges that lies on the path. */
 export const plank = defineMaker({
@@ -21,18 +24,23 @@ export const plank = defineMaker({
     metresField('width', 'Width', 0.01),
     metresField('thickness', 'Thickness', 0.005),
   ],
-  make({ length, width, thickness }) {
-    const h = width / 2;
-    const b = Math.min(width, thickness) * 0.12;
-    const outline: readonly SectionPoint[] = [
-      [-h, thickness - b],
-      [-h + b, thickness],
-      [h - b, thickness],
-      [h, thickness - b],
-      [h, 0],
-      [-h, 0],
-    ];
-    const strips = outline.map(() => ({ part: 'Board', material: 0 }));
-    return extrudeOutline(outline, strips, [0, length], [paint('Oak', '#9c7a50', 0.7)], 0);
+  toSection: (spec) => toSection(...outlineOf(spec), MATERIALS),
+  make(spec) {
+    const [outline, strips] = outlineOf(spec);
+    return extrudeOutline(outline, strips, [0, spec.length], MATERIALS, 0);
   },
 });
+
+function outlineOf({ width, thickness }: { width: number; thickness: number }): [SectionPoint[], Strip[]] {
+  const h = width / 2;
+  const b = Math.min(width, thickness) * 0.12;
+  const outline: SectionPoint[] = [
+    [-h, thickness - b],
+    [-h + b, thickness],
+    [h - b, thickness],
+    [h, thickness - b],
+    [h, 0],
+    [-h, 0],
+  ];
+  return [outline, outline.map(() => ({ part: 'Board', material: 0 }))];
+}
