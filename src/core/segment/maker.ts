@@ -73,3 +73,14 @@ export const countField = (key: string, label: string): MakerField => ({
   unit: 'count',
   step: 1,
 });
+
+/** S or Z: the way in which strands, cords and wire wind. */
+export const windingField = (label: string): MakerField => ({
+  input: 'choice',
+  key: 'direction',
+  label,
+  choices: [
+    { value: 'Z', label: 'Z, right-handed' },
+    { value: 'S', label: 'S, left-handed' },
+  ],
+});

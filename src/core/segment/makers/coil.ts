@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Vec3 } from '../../math/vec3';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
-import { defineMaker, metresField } from '../maker';
+import { defineMaker, metresField, windingField } from '../maker';
 import { leastTwistLine, lineLength } from '../shapes/line';
 import { sweepRings } from '../shapes/sweep';
 import { arcSteps, circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
@@ -115,15 +115,7 @@ export const coil = defineMaker({
     { ...metresField('length', 'Coiled length', 0.01), appliesTo: ({ by }) => by === 'pitch' },
     metresField('leadIn', 'Lead in', 0.01),
     metresField('leadOut', 'Lead out', 0.01),
-    {
-      input: 'choice',
-      key: 'direction',
-      label: 'Direction',
-      choices: [
-        { value: 'Z', label: 'Z, right-handed' },
-        { value: 'S', label: 'S, left-handed' },
-      ],
-    },
+    windingField('Direction'),
     ...SMOOTHNESS_FIELDS,
   ],
   fill: (spec, reach) => (spec.by === 'fill' ? { ...spec, length: Math.min(Math.max(reach, 0.005), 2000) } : spec),

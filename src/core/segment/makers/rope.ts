@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
-import { countField, defineMaker, metresField, type MakerField } from '../maker';
+import { countField, defineMaker, metresField, type MakerField, windingField } from '../maker';
 import { layAngle, solveRope, strandLength, withLayAngle, type RopeSizes } from '../rope/rope-geometry';
 import { addStrands } from '../rope/add-strands';
 import { straightLine } from '../shapes/line';
@@ -75,15 +75,7 @@ export const rope = defineMaker({
     countField('yarns', 'Yarns in a strand'),
     { input: 'switch', key: 'core', label: 'Core' },
     countField('ropes', 'Ropes in a cable'),
-    {
-      input: 'choice',
-      key: 'direction',
-      label: 'Lay direction',
-      choices: [
-        { value: 'Z', label: 'Z, right-handed' },
-        { value: 'S', label: 'S, left-handed' },
-      ],
-    },
+    windingField('Lay direction'),
     {
       input: 'choice',
       key: 'find',

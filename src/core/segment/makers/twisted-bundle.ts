@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
-import { countField, defineMaker, metresField } from '../maker';
+import { countField, defineMaker, metresField, windingField } from '../maker';
 import { packCords, type PackedCord } from '../rope/pack-cords';
 import { helixAround, straightLine } from '../shapes/line';
 import { sweepRows } from '../shapes/sweep';
@@ -65,15 +65,7 @@ export const twistedBundle = defineMaker({
     },
     metresField('length', 'Length', 0.01),
     countField('turns', 'Turns'),
-    {
-      input: 'choice',
-      key: 'direction',
-      label: 'Direction',
-      choices: [
-        { value: 'Z', label: 'Z, right-handed' },
-        { value: 'S', label: 'S, left-handed' },
-      ],
-    },
+    windingField('Direction'),
     { input: 'number', key: 'looseness', label: 'Looseness', unit: 'ratio', step: 0.05 },
     countField('colours', 'Colours'),
     ...SMOOTHNESS_FIELDS,
