@@ -44,8 +44,10 @@ export function PreparePreview({ view, prepare, onPick }: PreparePreviewProps) {
       [max[0], min[1], max[2]],
       [view.length + r * 0.3, 0, 0],
       [-r * 0.25, 0, 0],
+      [0, y + r * 0.22, 0], // the tips of U and S
+      [0, 0, z + r * 0.22],
     ],
-    [min, max, view.length, r],
+    [min, max, view.length, r, y, z],
   );
   const arrows = useMemo(
     () =>
