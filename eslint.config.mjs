@@ -24,6 +24,7 @@ export default defineConfig([
       eqeqeq: 'error',
       'prefer-const': ['error', { destructuring: 'all' }],
       '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
     },
   },
   {

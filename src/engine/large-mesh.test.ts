@@ -3,9 +3,10 @@ import { glb } from '../formats/glb';
 import type { Mesh } from '../core/mesh/mesh';
 import { PLAIN_MATERIAL } from '../core/mesh/mesh';
 import { JOB_DEFAULTS } from '../project/defaults';
+import { emptyProject } from '../project/schema';
 import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 import { bringMesh } from './bring-mesh';
-import { loadFrom } from './bake';
+import { BENDING_SHARE, bakeFiles, loadFrom } from './bake';
 import { Deriver } from './derive';
 
 /** A rippled strip of `columns` by `rows` quads, 4 m long. */
@@ -46,10 +47,10 @@ function strip(columns: number, rows: number): Mesh {
   };
 }
 
-it('brings and lays a mesh of 2 million triangles, and refuses one above the limit', async () => {
-  const files = await glb.write!([{ name: 'Scan', mesh: strip(2000, 500) }], 'scan');
+/** What a run of a strip on a bend of 6 m follows from, the strip brought as a file. */
+async function hugeRun(columns: number, rows: number) {
+  const files = await glb.write!([{ name: 'Scan', mesh: strip(columns, rows) }], 'scan');
   const { brought, bytes } = unwrap(await bringMesh(files));
-  expect(brought.triangles).toBe(2_000_000);
   const segment = {
     id: 's',
     name: 'Scan',
@@ -66,9 +67,13 @@ it('brings and lays a mesh of 2 million triangles, and refuses one above the lim
       [6, 0, 0],
     ].map((p) => ({ position: p as [number, number, number] })),
   };
-  const derived = unwrap(
-    await new Deriver(loadFrom(new Map([[brought.asset, bytes]]))).derive({ segment, curve, job: JOB_DEFAULTS }, null),
-  );
+  return { segment, curve, assets: new Map([[brought.asset, bytes]]), triangles: brought.triangles };
+}
+
+it('brings and lays a mesh of 2 million triangles, and refuses one above the limit', async () => {
+  const { segment, curve, assets, triangles } = await hugeRun(2000, 500);
+  expect(triangles).toBe(2_000_000);
+  const derived = unwrap(await new Deriver(loadFrom(assets)).derive({ segment, curve, job: JOB_DEFAULTS }, null));
   expect(derived.plan.laying.placements).toHaveLength(2);
   const one = strip(1, 1);
   const indices = new Uint32Array(3 * 4_000_001);
@@ -79,3 +84,26 @@ it('brings and lays a mesh of 2 million triangles, and refuses one above the lim
     problems: [{ code: 'mesh.too-large', facts: { most: 4_000_000 } }],
   });
 }, 120_000);
+
+it.each(['glb', 'obj', 'stl'])(
+  'tells the steps of baking one huge piece (%s)',
+  async (extension) => {
+    const { segment, curve, assets } = await hugeRun(1200, 500);
+    const job = { ...JOB_DEFAULTS, laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const } };
+    const run = { id: 'r', name: 'Scan', visible: true, segment: 's', path: 'p', ...job };
+    const paths = [{ id: 'p', name: 'Bend', curve }];
+    const project = { ...emptyProject('Scan'), segments: [segment], paths, runs: [run] };
+    const shares: number[] = [];
+    unwrap(await bakeFiles(project, new Deriver(loadFrom(assets)), 'glb', 'a', { onProgress: (s) => shares.push(s) }));
+    const steps = [0, ...shares].map((share, i, all) => (all[i + 1] ?? 1) - share);
+    expect(Math.max(...steps)).toBeLessThan(0.36);
+    expect(Math.min(...steps)).toBeGreaterThanOrEqual(0);
+    for (const [from, to] of [
+      [0, BENDING_SHARE],
+      [0.65, 1],
+    ] as const) {
+      expect(shares.filter((share) => share > from && share < to).length).toBeGreaterThan(1);
+    }
+  },
+  120_000,
+);

@@ -4,7 +4,7 @@ import type { Mesh } from '../core/mesh/mesh';
 import { defineFormat } from './format';
 import { buildDocument } from './gltf-build';
 import { mergeDocument } from './gltf-document';
-import { attemptRead, buildGltfIo } from './gltf-io';
+import { attemptRead, buildGltfIo, tellPacking } from './gltf-io';
 
 const MAGIC = 0x46546c67; // "glTF", little-endian
 
@@ -26,6 +26,8 @@ export const glb = defineFormat({
   },
   async write(scene, name, onProgress) {
     const document = await buildDocument(scene, partOf(onProgress, 0, 0.5));
+    const packing = partOf(onProgress, 0.5, 1);
+    if (packing) tellPacking(document, packing);
     return [{ name: `${name}.glb`, bytes: await buildGltfIo().writeBinary(document) }];
   },
 });

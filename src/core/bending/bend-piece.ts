@@ -1,5 +1,6 @@
 import { fillFrame } from '../frames/fill-frame';
 import { CURVATURE, FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable } from '../frames/frame-table';
+import type { OnProgress } from '../math/progress';
 import type { PreparedSegment } from '../segment/prepare';
 import { stiffPlaces } from '../segment/stiff-zones';
 
@@ -31,12 +32,24 @@ export function bendPiece(
   segment: PreparedSegment,
   table: FrameTable,
   bend: Bend,
+  onProgress?: OnProgress,
 ): void {
   const { mesh, rows } = segment;
-  const { frames, factors } = rowFrames(segment, table, bend);
-  placeRows(outPositions, firstVertex * 3, mesh.positions, rows, frames, bend.gauge);
-  turnRows(outNormals, firstVertex * 3, mesh.positions, mesh.normals, rows, frames, factors, bend);
+  const rowFrame = rowFrames(segment, table, bend);
+  const rowCount = rows.length - 1;
+  const perStep = Math.max(1, Math.ceil((rowCount * VERTICES_PER_STEP * 3) / mesh.positions.length));
+  for (let r = 0; r < rowCount; r += perStep) {
+    const some = rows.subarray(r, r + perStep + 1);
+    const frames = rowFrame.frames.subarray(r * FRAME_STRIDE);
+    const factors = rowFrame.factors.subarray(r);
+    placeRows(outPositions, firstVertex * 3, mesh.positions, some, frames, bend.gauge);
+    turnRows(outNormals, firstVertex * 3, mesh.positions, mesh.normals, some, frames, factors, bend);
+    onProgress?.(Math.min(1, (r + perStep) / rowCount));
+  }
 }
+
+/** How many vertices go between two steps of progress, some milliseconds' worth. */
+const VERTICES_PER_STEP = 250_000;
 
 /** Square of the forward part below which a normal counts as square to the path: a millionth, far below a float's error. */
 const SQUARE_ON = 1e-12;

@@ -1,5 +1,5 @@
 import type { FrameTable } from '../frames/frame-table';
-import type { OnProgress } from '../math/progress';
+import { partOf, type OnProgress } from '../math/progress';
 import type { Mesh, Part } from '../mesh/mesh';
 import { bendPiece } from './bend-piece';
 import type { RunPlan } from './plan-run';
@@ -89,10 +89,10 @@ export function fillRun(
   onProgress?: OnProgress,
 ): void {
   let base = 0;
+  const { length } = plan.pieces;
   plan.pieces.forEach(({ segment, bend }, i) => {
-    bendPiece(outPositions, outNormals, base, segment, table, bend);
+    bendPiece(outPositions, outNormals, base, segment, table, bend, partOf(onProgress, i / length, (i + 1) / length));
     base += segment.mesh.positions.length / 3;
-    onProgress?.((i + 1) / plan.pieces.length);
   });
 }
 

@@ -8,7 +8,10 @@ export interface DistinctPoints {
   readonly from: Int32Array;
 }
 
-/** Leaves out points that lie on their predecessor (on a closed path the last one on the first as well). */
+/**
+ * Leaves out points that lie on their predecessor (on a closed path the last one on the first as well). What is left arrives by
+ * the handle of the first of them and goes on by that of the last.
+ */
 export function toDistinctPoints(shape: PathShape): DistinctPoints {
   const { points, closed } = shape;
   let size = 0;
@@ -19,12 +22,20 @@ export function toDistinctPoints(shape: PathShape): DistinctPoints {
   points.forEach((point, i) => {
     const last = kept[kept.length - 1];
     if (!last || distance(last.position, point.position) > near) kept.push(point);
+    else kept[kept.length - 1] = merged(last, point);
     from[i] = kept.length - 1;
   });
   if (closed && kept.length > 1 && distance(kept[0]!.position, kept[kept.length - 1]!.position) <= near) {
     const dropped = kept.length - 1;
-    kept.pop();
+    kept[0] = merged(kept.pop()!, kept[0]!);
     for (let i = 0; i < from.length; i++) if (from[i] === dropped) from[i] = i === 0 ? 0 : dropped;
   }
   return { points: kept, from };
 }
+
+const merged = (arriving: PathPoint, leaving: PathPoint): PathPoint => ({
+  ...leaving,
+  ...arriving,
+  handleIn: arriving.handleIn ?? leaving.handleIn,
+  handleOut: leaving.handleOut ?? arriving.handleOut,
+});

@@ -14,6 +14,8 @@ export const pathPointSchema = z.strictObject({
   /** Handles, relative to the position, metres. */
   handleIn: vec3Schema.optional(),
   handleOut: vec3Schema.optional(),
+  /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. */
+  held: z.literal(true).optional(),
 });
 
 export interface PathPoint {
@@ -21,7 +23,11 @@ export interface PathPoint {
   readonly radius?: number | undefined;
   readonly handleIn?: Vec3 | undefined;
   readonly handleOut?: Vec3 | undefined;
+  readonly held?: true | undefined;
 }
+
+/** The point without hold on its tangent. */
+export const letGo = ({ held, ...point }: PathPoint): PathPoint => point;
 
 /** The points of a path and whether its end joins its start. */
 export interface PathShape {

@@ -1,6 +1,7 @@
 import { changeKind } from '../../core/curve/edit/change-kind';
 import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
+import { deletePoint as withoutPoint, movePoint as movedPoint } from '../../core/curve/edit/move-point';
 import { reversePath } from '../../core/curve/edit/reverse';
 import type { PathPoint } from '../../core/curve/path-spec';
 import type { CurveKindName, CurveSpec } from '../../core/curve/registry';
@@ -25,7 +26,7 @@ export const setPoint = (project: Project, id: string, i: number, change: Partia
   }));
 
 export const movePoint = (project: Project, id: string, i: number, position: Vec3): Project =>
-  setPoint(project, id, i, { position });
+  changeCurve(project, id, (curve) => movedPoint(curve, i, position));
 
 /**
  * Moves one handle of a point, relative to it; the other one turns with it and keeps its length, so that the path stays smooth.
@@ -60,7 +61,7 @@ export function insertPoint(project: Project, id: string, station: number): { pr
 }
 
 export const deletePoint = (project: Project, id: string, i: number): Project =>
-  changeCurve(project, id, (curve) => ({ ...curve, points: curve.points.filter((_, k) => k !== i) }));
+  changeCurve(project, id, (curve) => withoutPoint(curve, i));
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>
   changeCurve(project, id, (curve) => extendPath(curve, end, position));

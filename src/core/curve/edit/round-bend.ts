@@ -6,6 +6,7 @@ import { buildArcTable } from '../arc-table';
 import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
 import type { PathPoint } from '../path-spec';
+import { movePoint } from './move-point';
 
 const MAX_STEPS = 120;
 /** Share of the way to the middle of its neighbours that the tightest point goes in one step. */
@@ -85,7 +86,7 @@ const withPoint = (spec: CurveSpec, i: number, change: Partial<PathPoint>): Curv
 function eased(spec: CurveSpec, i: number): CurveSpec {
   const n = spec.points.length;
   const at = (k: number) => spec.points[(k + n) % n]!.position;
-  const moved = withPoint(spec, i, { position: lerp(at(i), lerp(at(i - 1), at(i + 1), 0.5), EASE) });
+  const moved = movePoint(spec, i, lerp(at(i), lerp(at(i - 1), at(i + 1), 0.5), EASE));
   if (!curveKind(spec).uses.handles) return moved;
   const smooth = smoothToHandles(moved).points;
   return [i - 1, i, i + 1].reduce((current, k) => {

@@ -2,13 +2,14 @@ import { fail, ok } from '../../math/result';
 import { add, distance, lerp, scale, sub, type Vec3 } from '../../math/vec3';
 import { defineCurveKind } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
-import { cubicControl, insertPlain } from '../legs';
-import type { PathShape } from '../path-spec';
+import { cubicControl } from '../legs';
+import { letGo, type PathPoint, type PathShape } from '../path-spec';
 import { cubicPiece, piecewise } from '../piecewise';
+import { handles } from './handles';
 
 /**
  * Centripetal Catmull-Rom through the points (knot spacing = square root of the chord; Yuksel, Schaefer, Keyser 2011),
- * each leg as a cubic. The open ends run as parabolas, so that no curvature is made up there.
+ * each leg as a cubic. The open ends run as parabolas, so that no curvature is made up there. A held point keeps the handles it has.
  */
 export const smooth = defineCurveKind({
   kind: 'smooth',
@@ -27,8 +28,8 @@ export const smooth = defineCurveKind({
       const d = Math.sqrt(distance(a, b)) / 3;
       const ta = tangents[i];
       const tb = tangents[(i + 1) % p.length];
-      let c1 = ta && add(a, scale(ta, d));
-      let c2 = tb && sub(b, scale(tb, d));
+      let c1 = heldControl(points[i]!, 'handleOut') ?? (ta && add(a, scale(ta, d)));
+      let c2 = heldControl(points[(i + 1) % p.length]!, 'handleIn') ?? (tb && sub(b, scale(tb, d)));
       c1 ??= c2 ? parabolaControl(a, b, c2) : lerp(a, b, 1 / 3);
       c2 ??= parabolaControl(b, a, c1);
       return cubicPiece(a, c1, c2, b);
@@ -41,10 +42,20 @@ export const smooth = defineCurveKind({
       ),
     );
   },
+  /** Exact: the leg is split as a cubic, and the points around the new one hold their tangents. */
   insert(shape, leg, t) {
-    return insertPlain(shape, leg, this.compile(shape), t);
+    const inserted = handles.insert(smoothToHandles(shape), leg, t);
+    const around = [inserted.index - 1, inserted.index, (inserted.index + 1) % inserted.points.length];
+    const points = inserted.points.map((point, i) => {
+      if (around.includes(i)) return { ...point, held: true as const };
+      return shape.points[i < inserted.index ? i : i - 1]!;
+    });
+    return { ...inserted, points };
   },
 });
+
+const heldControl = ({ position, held, ...of }: PathPoint, handle: 'handleIn' | 'handleOut'): Vec3 | undefined =>
+  held && of[handle] && add(position, of[handle]);
 
 /** Velocity per knot at every point; undefined at open ends. */
 function knotTangents(p: readonly Vec3[], closed: boolean): (Vec3 | undefined)[] {
@@ -69,5 +80,6 @@ function parabolaControl(a: Vec3, b: Vec3, c2: Vec3): Vec3 {
 
 /** The shape as a path of handles: the same curve, ready to be shaped by hand. */
 export function smoothToHandles(shape: PathShape): PathShape {
-  return cubicControl(shape, smooth.compile(shape));
+  const { points, ...rest } = cubicControl(shape, smooth.compile(shape));
+  return { ...rest, points: points.map(letGo) };
 }

@@ -5,7 +5,7 @@ import { fitCorners, type Corner } from '../corners';
 import { defineCurveKind, type ReducedRounding } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { legRange, pointOn, withPointAt } from '../legs';
-import type { PathPoint } from '../path-spec';
+import type { PathPoint, PathShape } from '../path-spec';
 import { arcPiece, linePiece, piecewise, type Piece } from '../piecewise';
 
 /** Straight legs; each corner rounded by a true tangent arc of the point's radius, smaller where that does not fit. */
@@ -46,7 +46,11 @@ export const straight = defineCurveKind({
       ),
     );
   },
-  /** Exact: on the straight a point without radius; on an arc the corner becomes two whose arcs meet where it was asked for. */
+  /**
+   * Exact: on the straight a point without radius; on an arc the corner becomes two whose arcs meet where it was asked for.
+   * Radii that had to shrink for want of room become what they are: the room is shared out anew, and they would grow.
+   * Splitting the first corner of a closed path moves its start to the middle of the first arc; the shape stays.
+   */
   insert(shape, leg, t) {
     const compiled = this.compile(shape);
     if (!compiled.ok) return { points: shape.points, index: -1 };
@@ -56,16 +60,21 @@ export const straight = defineCurveKind({
     const { points, from } = toDistinctPoints(shape);
     const corners = fitCorners(points, curve.closed);
     const next = (leg + 1) % shape.points.length;
+    const settled = settleRadii(
+      shape,
+      Array.from(from, (i) => corners[i]),
+      leg,
+    );
     for (const i of [leg, next]) {
       const corner = corners[from[i]!];
       const swept = corner?.radius ? sweptTo(corner, position) : undefined;
       if (corner && swept !== undefined) {
         const [first, second] = splitCorner(shape.points[i]!, corner, swept);
-        const rest = shape.points.map((point, k) => (k === i ? first : point));
+        const rest = settled.map((point, k) => (k === i ? first : point));
         return withPointAt(rest, i + 1, second);
       }
     }
-    return withPointAt(shape.points, leg + 1, { position });
+    return withPointAt(settled, leg + 1, { position });
   },
   reducedRoundings(shape) {
     const { points, from } = toDistinctPoints(shape);
@@ -73,14 +82,32 @@ export const straight = defineCurveKind({
     const reduced: ReducedRounding[] = [];
     shape.points.forEach((point, i) => {
       const corner = corners[from[i]!];
-      const asked = point.radius ?? 0;
-      if (corner && corner.turn > 1e-9 && asked > 0 && corner.radius < asked * (1 - 1e-9)) {
-        reduced.push({ point: i, asked, used: corner.radius });
-      }
+      if (corner && isReduced(corner, point)) reduced.push({ point: i, asked: point.radius ?? 0, used: corner.radius });
     });
     return reduced;
   },
 });
+
+const isReduced = (corner: Corner, { radius: asked = 0 }: PathPoint) =>
+  corner.turn > 1e-9 && asked > 0 && corner.radius < asked * (1 - 1e-9);
+
+/** The points with the radii in use from a leg outwards, each way up to a corner that has all it asks for. */
+function settleRadii(shape: PathShape, corners: readonly (Corner | undefined)[], leg: number): PathPoint[] {
+  const points = [...shape.points];
+  const n = points.length;
+  for (const [start, step] of [
+    [leg, n - 1],
+    [leg + 1, 1],
+  ] as const) {
+    for (let k = 0; k < n; k++) {
+      const i = (start + k * step) % n;
+      const corner = corners[i];
+      if (!corner || !isReduced(corner, shape.points[i]!)) break;
+      points[i] = { ...points[i]!, radius: corner.radius };
+    }
+  }
+  return points;
+}
 
 /** The first (0) or second (1) half of a corner's arc. */
 const half = (c: Corner, which: 0 | 1): Piece =>
