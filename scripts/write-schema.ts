@@ -3,4 +3,7 @@ import { writeFileSync } from 'node:fs';
 import { z } from 'zod';
 import { projectFileSchema } from '../src/project/project-file';
 
-writeFileSync('docs/project-file.schema.json', JSON.stringify(z.toJSONSchema(projectFileSchema), null, 2) + '\n');
+writeFileSync(
+  'docs/project-file.schema.json',
+  JSON.stringify(z.toJSONSchema(projectFileSchema, { io: 'input' }), null, 2) + '\n',
+);

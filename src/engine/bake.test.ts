@@ -79,6 +79,20 @@ describe('bakeProject', () => {
     expect(shares.some((share) => share > BENDING_SHARE)).toBe(true);
   });
 
+  it('tells how far a segment is ready, can be stopped there, and starts anew', async () => {
+    const log = saltgrassLanding().segments.find(({ id }) => id === 'driftwood')!;
+    const own = deriver();
+    const stop = (share: number) => {
+      if (share > 0.4) throw new Error('stopped');
+    };
+    await expect(own.segment(log, stop)).rejects.toThrow('stopped');
+    const shares: number[] = [];
+    unwrap(await own.segment(log, (share) => shares.push(share)));
+    expect(shares.length).toBeGreaterThan(4);
+    expect([...shares].sort((a, b) => a - b)).toEqual(shares);
+    expect(shares.at(-1)).toBe(1);
+  });
+
   it('reports turns as twist, evenly', async () => {
     const project = setStep(causeway(), 'causeway', 'bending', {
       turns: 2,

@@ -48,7 +48,8 @@ export async function bakeProject(
   for (const [i, run] of runs.entries()) {
     const at = ['runs', project.runs.indexOf(run)];
     const source = sourceOf(project, run);
-    const derived = source.ok ? await deriver.derive(source.value, time) : source;
+    const share = (done: number) => onProgress?.((i + done) / runs.length);
+    const derived = source.ok ? await deriver.derive(source.value, time, partOf(share, 0, READY_SHARE)) : source;
     if (!derived.ok) {
       return {
         ok: false,
@@ -56,13 +57,15 @@ export async function bakeProject(
       };
     }
     const { plan, table, ready } = derived.value;
-    const share = (done: number) => onProgress?.((i + done) / runs.length);
-    const mesh = buildRunMesh(plan, table, ready.prepared.mesh, share);
+    const mesh = buildRunMesh(plan, table, ready.prepared.mesh, partOf(share, READY_SHARE, 1));
     if (mesh.indices.length > 0) scene.push({ name: run.name, mesh });
     reports.push(buildReport(run.name, derived.value, options));
   }
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
+
+/** How much of a run is making its segment ready. */
+const READY_SHARE = 0.3;
 
 /** How much of a bake is bending, for its progress: writing takes longer. */
 export const BENDING_SHARE = 0.3;

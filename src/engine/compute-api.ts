@@ -20,7 +20,7 @@ export interface BroughtMesh {
 export interface ComputeApi {
   view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
   /** A segment as it is prepared, straight. */
-  segment(segment: SegmentParts): Promise<Result<SegmentView>>;
+  segment(segment: SegmentParts, onProgress: OnProgress): Promise<Result<SegmentView>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,

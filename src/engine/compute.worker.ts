@@ -23,8 +23,8 @@ const api: ComputeApi = {
     const view = buildRunView(derived.value, held, numbers);
     return transfer(ok(view, derived.warnings), transferables(view));
   },
-  async segment(segment) {
-    const ready = await deriver.segment(segment);
+  async segment(segment, onProgress) {
+    const ready = await deriver.segment(segment, onProgress);
     return ready.ok ? ok(buildSegmentView(ready.value), ready.warnings) : ready;
   },
   async bring(files, onProgress) {

@@ -7,6 +7,7 @@ import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import type { FrameTable } from '../core/frames/frame-table';
+import { partOf, type OnProgress } from '../core/math/progress';
 import { fail, ok, type Result } from '../core/math/result';
 import { resolveReach } from '../core/laying/lay';
 import { cleanMesh } from '../core/mesh/clean/clean-mesh';
@@ -61,6 +62,7 @@ const TABLE_FINENESS = 16;
 export class Deriver {
   readonly #loadAsset: LoadAsset;
   readonly #imager: TextureImager;
+  readonly #meshes = new Recent<Promise<Result<Mesh>>>(2);
   readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
@@ -71,8 +73,8 @@ export class Deriver {
   }
 
   /** `time` in seconds; null = finished. Problems: those of the path, the segment and the laying. */
-  async derive(source: RunSource, time: number | null): Promise<Result<DerivedRun>> {
-    const ready = await this.segment(this.#filled(source));
+  async derive(source: RunSource, time: number | null, onProgress?: OnProgress): Promise<Result<DerivedRun>> {
+    const ready = await this.segment(this.#filled(source), onProgress);
     if (!ready.ok) return ready;
     const { prepared, support, slices } = ready.value;
     const { job, curve } = source;
@@ -106,28 +108,51 @@ export class Deriver {
     return { ...segment, source: { ...source, spec: fill(source.spec as MakerSpec, to - from) as MakerSpec } };
   }
 
-  segment({ source, prepare, finishes }: SegmentParts): Promise<Result<ReadySegment>> {
+  /** Kept, unless it comes to a problem that may go away. Progress is told to the one who asks first. */
+  async segment(parts: SegmentParts, onProgress?: OnProgress): Promise<Result<ReadySegment>> {
+    const { source, prepare, finishes } = parts;
     const key = JSON.stringify([source, prepare, finishes]);
-    return this.#segments.get(key, async () => {
-      const mesh =
-        source.from === 'maker' ? makeSegment(source.spec as MakerSpec) : await this.#loadAsset(source.asset);
-      if (!mesh.ok) {
-        this.#segments.drop(key);
-        return mesh;
-      }
-      const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit);
-      const prepared = prepareSegment(clean, prepare);
-      if (!prepared.ok) return prepared;
-      const finished = await this.#finish(prepared.value, finishes);
-      if (!finished.ok) {
-        this.#segments.drop(key);
-        return finished;
-      }
-      const support = buildSupport(prepared.value.mesh.positions);
-      return ok(
-        { key, prepared: finished.value, figures: { before, after }, support, slices: new Map() },
-        mesh.warnings,
-      );
+    try {
+      return await this.#segments.get(key, () => this.#ready(key, parts, onProgress));
+    } catch (error) {
+      this.#segments.drop(key);
+      throw error;
+    }
+  }
+
+  async #ready(
+    key: string,
+    { source, prepare, finishes }: SegmentParts,
+    onProgress?: OnProgress,
+  ): Promise<Result<ReadySegment>> {
+    const mesh = source.from === 'maker' ? makeSegment(source.spec as MakerSpec) : await this.#brought(source.asset);
+    if (!mesh.ok) {
+      this.#segments.drop(key);
+      return mesh;
+    }
+    onProgress?.(0.2);
+    const cleaning = partOf(onProgress, 0.2, 0.7);
+    const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit, cleaning);
+    const prepared = prepareSegment(clean, prepare);
+    if (!prepared.ok) return prepared;
+    onProgress?.(0.9);
+    const finished = await this.#finish(prepared.value, finishes);
+    if (!finished.ok) {
+      this.#segments.drop(key);
+      return finished;
+    }
+    const support = buildSupport(prepared.value.mesh.positions);
+    onProgress?.(1);
+    const figures = { before, after };
+    return ok({ key, prepared: finished.value, figures, support, slices: new Map() }, mesh.warnings);
+  }
+
+  /** The last few meshes stay: every change to how one is prepared asks for it again. */
+  #brought(asset: string): Promise<Result<Mesh>> {
+    return this.#meshes.get(asset, async () => {
+      const mesh = await this.#loadAsset(asset);
+      if (!mesh.ok) this.#meshes.drop(asset);
+      return mesh;
     });
   }
 

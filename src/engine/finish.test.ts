@@ -2,6 +2,8 @@ import { decode } from 'fast-png';
 import validator from 'gltf-validator';
 import { readMesh } from '../formats/registry';
 import { unwrap } from '../core/testing/runs';
+import { pieceLook } from '../core/laying/variation';
+import { setStep } from '../project/commands/runs';
 import { setFinish } from '../project/commands/segments';
 import { FINISH_DEFAULTS } from '../project/defaults';
 import { encodeProjectFile, parseProjectFile } from '../project/project-file';
@@ -19,6 +21,18 @@ const finish = {
   turn: 0.25,
   bump: 0.75,
 };
+
+it('carries the tints of varied pieces into the GLB', async () => {
+  const variation = { tint: 0.4, shift: 0.5, seed: 3 };
+  const project = setStep(causeway(), 'causeway', 'laying', { variation });
+  const { files } = unwrap(await bakeFiles(project, new Deriver(loadFrom(new Map())), 'glb', 'a', { run: 'Causeway' }));
+  const { issues } = await validator.validateBytes(files[0]!.bytes, { maxIssues: 0 });
+  expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);
+  const { colours } = unwrap(await readMesh(files));
+  const tints = new Set(Array.from({ length: colours!.length / 4 }, (_, v) => colours![v * 4]!.toFixed(5)));
+  const expected = new Set(Array.from({ length: 32 }, (_, piece) => pieceLook(variation, piece)!.tint[0].toFixed(5)));
+  expect(tints).toEqual(expected);
+});
 
 describe('a finished part', () => {
   it('goes into the GLB with its images and their transform, and comes back', async () => {

@@ -87,7 +87,7 @@ it('brings and lays a mesh of 2 million triangles, and refuses one above the lim
 
 it.each(['glb', 'obj', 'stl'])(
   'tells the steps of baking one huge piece (%s)',
-  async (extension) => {
+  async () => {
     const { segment, curve, assets } = await hugeRun(1200, 500);
     const job = { ...JOB_DEFAULTS, laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const } };
     const run = { id: 'r', name: 'Scan', visible: true, segment: 's', path: 'p', ...job };

@@ -92,7 +92,8 @@ export class SegmentNumbers {
 export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNumbers): RunView {
   const { plan, table, ready, source, findings } = derived;
   const bent = bendRun(plan, table);
-  const topologyKey = numbers.prefix + keyOf(plan.pieces.map(({ segment }) => numbers.of(segment)));
+  const look = plan.pieces[0]?.look ? JSON.stringify(source.job.laying.variation) : '';
+  const topologyKey = numbers.prefix + keyOf(plan.pieces.map(({ segment }) => numbers.of(segment))) + look;
   const { mesh } = ready.prepared;
   const count = table.intervals + 1;
   const line = new Float32Array(count * 3);
@@ -153,7 +154,7 @@ function neededPerMetre({ table, plan, ready, source }: DerivedRun): number {
 /** A topology that may be handed over: a single piece's is still the segment's. */
 function ownTopology(plan: RunPlan): Topology {
   const topology = buildTopology(plan);
-  if (plan.pieces.length !== 1) return topology;
+  if (topology.indices !== plan.pieces[0]?.segment.mesh.indices) return topology;
   const { uvs, colours, indices } = topology;
   return { ...topology, uvs: uvs.slice(), ...(colours && { colours: colours.slice() }), indices: indices.slice() };
 }

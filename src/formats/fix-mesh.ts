@@ -24,7 +24,8 @@ export function fixMesh(raw: RawMesh, warnings: readonly Problem[] = []): Result
   }
   const normals = raw.normals ?? smoothNormals(raw.positions, raw.indices);
   for (let i = 0; i < normals.length; i += 3) {
-    const l = Math.hypot(normals[i]!, normals[i + 1]!, normals[i + 2]!);
+    const l = Math.sqrt(normals[i]! ** 2 + normals[i + 1]! ** 2 + normals[i + 2]! ** 2);
+    if (Math.abs(l - 1) < 1e-7) continue;
     const isSound = l > 1e-12 && Number.isFinite(l);
     normals[i] = isSound ? normals[i]! / l : 0;
     normals[i + 1] = isSound ? normals[i + 1]! / l : 1;

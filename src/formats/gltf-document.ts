@@ -1,6 +1,7 @@
 import type { Document } from '@gltf-transform/core';
 import {
   Primitive,
+  type Accessor,
   type Material as GltfMaterial,
   type mat4,
   type Node as GltfNode,
@@ -69,9 +70,8 @@ class Gathered {
     for (const { primitive, matrix, base, material, name } of this.#pieces) {
       const start = at;
       const position = primitive.getAttribute('POSITION')!;
-      const count = position.getCount();
       const isMirrored = determinant(matrix) < 0;
-      copyTransformed(positions, base, position, matrix);
+      copyTransformed(positions, base * 3, floats(position), matrix);
       const corners = triangleCorners(primitive);
       for (let i = 0; i + 2 < corners.length; i += 3) {
         indices[at++] = base + corners[i]!;
@@ -79,25 +79,15 @@ class Gathered {
         indices[at++] = base + corners[i + (isMirrored ? 1 : 2)]!;
       }
       const normal = primitive.getAttribute('NORMAL');
-      if (normal) copyTransformed(normals, base, normal, normalMatrix(matrix));
+      if (normal) copyTransformed(normals, base * 3, floats(normal), normalMatrix(matrix));
       else addFaceNormals(normals, positions, indices, start, at);
       const uv = primitive.getAttribute('TEXCOORD_0');
-      if (uv) {
-        const element = [0, 0];
-        for (let v = 0; v < count; v++) {
-          uv.getElement(v, element);
-          uvs[(base + v) * 2] = element[0]!;
-          uvs[(base + v) * 2 + 1] = element[1]!;
-        }
-      }
+      if (uv) uvs.set(floats(uv), base * 2);
       const colour = primitive.getAttribute('COLOR_0');
       if (colour && colours) {
-        const element: number[] = [];
-        const size = colour.getElementSize();
-        for (let v = 0; v < count; v++) {
-          colour.getElement(v, element);
-          for (let c = 0; c < size; c++) colours[(base + v) * 4 + c] = element[c]!;
-        }
+        const size = colour.getElementSize(); // 3 or 4
+        const from = floats(colour);
+        for (let i = 0; i < from.length; i++) colours[base * 4 + Math.floor(i / size) * 4 + (i % size)] = from[i]!;
       }
       parts.push({ name: name || this.#materials[material]!.name, material, start, count: at - start });
     }
@@ -186,17 +176,28 @@ function triangleCorners(primitive: Primitive): ArrayLike<number> {
   return corners;
 }
 
-interface Elements {
-  getCount(): number;
-  getElement(index: number, target: number[]): number[];
+/** An accessor's numbers; whole numbers that stand for fractions are turned into these. */
+function floats(source: Accessor): ArrayLike<number> {
+  const array = source.getArray();
+  if (array instanceof Float32Array) return array;
+  const size = source.getElementSize();
+  const out = new Float32Array(source.getCount() * size);
+  const element: number[] = [];
+  for (let i = 0; i < out.length; i += size) {
+    source.getElement(i / size, element);
+    for (let c = 0; c < size; c++) out[i + c] = element[c]!;
+  }
+  return out;
 }
 
-function copyTransformed(out: Float32Array, base: number, source: Elements, m: mat4): void {
-  const e = [0, 0, 0];
-  for (let v = 0; v < source.getCount(); v++) {
-    source.getElement(v, e);
-    const [x, y, z] = [e[0]!, e[1]!, e[2]!];
-    for (let c = 0; c < 3; c++) out[(base + v) * 3 + c] = m[c]! * x + m[4 + c]! * y + m[8 + c]! * z + m[12 + c]!;
+function copyTransformed(out: Float32Array, at: number, from: ArrayLike<number>, m: mat4): void {
+  for (let i = 0; i < from.length; i += 3) {
+    const x = from[i]!;
+    const y = from[i + 1]!;
+    const z = from[i + 2]!;
+    out[at + i] = m[0] * x + m[4] * y + m[8] * z + m[12];
+    out[at + i + 1] = m[1] * x + m[5] * y + m[9] * z + m[13];
+    out[at + i + 2] = m[2] * x + m[6] * y + m[10] * z + m[14];
   }
 }
 

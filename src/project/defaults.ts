@@ -1,11 +1,12 @@
 import type { RunJob } from '../core/bending/run-spec';
+import { NO_VARIATION } from '../core/laying/variation';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
 
 /** How a new run is laid, bent and grown. */
 export const JOB_DEFAULTS: RunJob = {
-  laying: { rule: 'fillStretch', count: 10, gap: 0, from: null, to: null },
+  laying: { rule: 'fillStretch', count: 10, gap: 0, from: null, to: null, variation: NO_VARIATION },
   bending: {
     frames: { rule: 'upright', up: [0, 1, 0] },
     roll: 0,

@@ -1,5 +1,6 @@
 import type { FrameTable } from '../frames/frame-table';
 import { partOf, type OnProgress } from '../math/progress';
+import type { Vec3 } from '../math/vec3';
 import type { Mesh, Part } from '../mesh/mesh';
 import { bendPiece } from './bend-piece';
 import type { RunPlan } from './plan-run';
@@ -12,22 +13,23 @@ export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
  * arrays: to be read, and copied before they are handed over.
  */
 export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
-  if (pieces.length === 1) {
+  if (pieces.length === 1 && !pieces[0]!.look) {
     const { uvs, colours, indices, parts } = pieces[0]!.segment.mesh;
     return { uvs, ...(colours && { colours }), indices, parts };
   }
   const uvs = new Float32Array(vertexCount * 2);
-  const hasColours = pieces.some(({ segment }) => segment.mesh.colours);
+  const hasColours = pieces.some(({ segment, look }) => segment.mesh.colours ?? look);
   const colours = hasColours ? new Float32Array(vertexCount * 4).fill(1) : undefined;
   const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;
   let indexCount = 0;
   let along = 0;
-  for (const { segment } of pieces) {
+  for (const { segment, look } of pieces) {
     const { mesh } = segment;
     uvs.set(mesh.uvs, base * 2);
     if (mesh.colours) colours?.set(mesh.colours, base * 4);
-    runOn(uvs, base, mesh, along);
+    shiftAlong(uvs, base, mesh, look?.shift ?? 0, along);
+    if (look && colours) tint(colours, base, mesh, look.tint);
     along += segment.length;
     for (const part of mesh.parts) {
       const key = `${part.material}:${part.name}`;
@@ -51,18 +53,24 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
   return { uvs, ...(colours && { colours }), indices, parts };
 }
 
-/** Lets the texture of the parts that ask for it go on `along` metres from the run's start. */
-function runOn(uvs: Float32Array, base: number, mesh: Mesh, along: number): void {
-  if (along === 0) return;
+/** Lets the texture of the parts that ask for it go on `along` metres from the run's start; shifts that of the others by `shift`. */
+function shiftAlong(uvs: Float32Array, base: number, mesh: Mesh, shift: number, along: number): void {
+  if (along === 0 && shift === 0) return;
   const moved = new Uint8Array(mesh.positions.length / 3);
   for (const { start, count, runsOn } of mesh.parts) {
-    if (!runsOn) continue;
-    for (let i = start; i < start + count; i++) {
+    const by = runsOn ? along : shift;
+    for (let i = start; by !== 0 && i < start + count; i++) {
       const v = mesh.indices[i]!;
       if (moved[v] === 1) continue;
       moved[v] = 1;
-      uvs[(base + v) * 2]! += along;
+      uvs[(base + v) * 2]! += by;
     }
+  }
+}
+
+function tint(colours: Float32Array, base: number, mesh: Mesh, factors: Vec3): void {
+  for (let i = base * 4; i < base * 4 + (mesh.positions.length / 3) * 4; i += 4) {
+    for (let c = 0; c < 3; c++) colours[i + c]! *= factors[c]!;
   }
 }
 

@@ -1,5 +1,6 @@
 import type { FrameTable } from '../frames/frame-table';
 import { lay, type Laying, type Placement } from '../laying/lay';
+import { pieceLook, type PieceLook } from '../laying/variation';
 import { fail, ok, type Result } from '../math/result';
 import { grownShare } from '../motion/growth';
 import { cutOff } from '../segment/cut-off';
@@ -15,6 +16,8 @@ import type { RunJob } from './run-spec';
 export interface PlannedPiece {
   readonly segment: PreparedSegment;
   readonly bend: Bend;
+  /** Absent = the segment's own. */
+  readonly look?: PieceLook | undefined;
 }
 
 export interface RunPlan {
@@ -76,7 +79,7 @@ export function planRun({ table, segment, job, time, slices }: PlanInput): Resul
     const shown = isTrimmed ? openEnds(cutOff(sliced, (end - start) / factor), ends) : sliced;
     vertexCount += shown.mesh.positions.length / 3;
     if (vertexCount > MAX_RUN_VERTICES) return fail('run.too-large', { vertices: vertexCount, most: MAX_RUN_VERTICES });
-    pieces.push({ segment: shown, bend });
+    pieces.push({ segment: shown, bend, look: pieceLook(job.laying.variation, i) });
   }
   return ok({ laying, pieces, vertexCount });
 }

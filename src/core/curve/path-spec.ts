@@ -27,7 +27,10 @@ export interface PathPoint {
 }
 
 /** The point without hold on its tangent. */
-export const letGo = ({ held, ...point }: PathPoint): PathPoint => point;
+export function letGo(point: PathPoint): PathPoint {
+  const { held, ...free } = point;
+  return held ? free : point;
+}
 
 /** The points of a path and whether its end joins its start. */
 export interface PathShape {

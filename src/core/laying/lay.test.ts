@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { NO_VARIATION } from './variation';
 import { unwrap } from '../testing/runs';
 import { lay } from './lay';
 import { LAYING_RULES, type LayingRuleName, type LayingSpec } from './registry';
@@ -9,6 +10,7 @@ const spec = (rule: LayingRuleName, change: Partial<LayingSpec> = {}): LayingSpe
   gap: 0,
   from: null,
   to: null,
+  variation: NO_VARIATION,
   ...change,
 });
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { LayingRule } from './laying-rule';
 import { rules } from './rules';
+import { NO_VARIATION, variationSchema } from './variation';
 
 rules satisfies { [K in keyof typeof rules]: { kind: K } };
 
@@ -20,6 +21,7 @@ export const layingSpecSchema = z.strictObject({
   /** The reach: stations in metres; null = the path's own start or end. */
   from: z.number().min(0).nullable(),
   to: z.number().min(0).nullable(),
+  variation: variationSchema.default(NO_VARIATION),
 });
 
 export type LayingSpec = z.infer<typeof layingSpecSchema>;

@@ -16,7 +16,7 @@ import { endsMatch, withoutEnds } from './open-ends';
 import { findRows } from './rows';
 import type { PrepareSpec } from './segment-spec';
 import { sliceSegment } from './slice';
-import type { StiffZone } from './stiff-zones';
+import { mergeZones, type StiffZone } from './stiff-zones';
 
 /** A segment in segment space: +x forward from 0 to its natural length, vertices sorted along x. */
 export interface PreparedSegment {
@@ -86,14 +86,8 @@ export function prepareSegment(mesh: Mesh, spec: PrepareSpec): Result<PreparedSe
 
 /** The zones within the segment, ascending; those that touch are one. */
 function soundZones(zones: PrepareSpec['stiff'], length: number): StiffZone[] {
-  const sound: StiffZone[] = [];
   const inside = zones.map(({ from, to }) => ({ from: Math.min(from, to), to: Math.min(Math.max(from, to), length) }));
-  for (const zone of inside.filter(({ from, to }) => to > from).sort((a, b) => a.from - b.from)) {
-    const last = sound.at(-1);
-    if (last && zone.from <= last.to) sound[sound.length - 1] = { from: last.from, to: Math.max(last.to, zone.to) };
-    else sound.push(zone);
-  }
-  return sound;
+  return mergeZones(inside.filter(({ from, to }) => to > from));
 }
 
 /** Cuts off head and tail where the spec asks for them and a body is left. */

@@ -7,6 +7,17 @@ export interface StiffZone {
   readonly to: number;
 }
 
+/** The zones in ascending order; those that touch are one. */
+export function mergeZones(zones: readonly StiffZone[]): StiffZone[] {
+  const merged: StiffZone[] = [];
+  for (const { from, to } of [...zones].sort((a, b) => a.from - b.from)) {
+    const last = merged.at(-1);
+    if (last && from <= last.to) merged[merged.length - 1] = { from: last.from, to: Math.max(last.to, to) };
+    else merged.push({ from, to });
+  }
+  return merged;
+}
+
 /** Where along a piece a row lies, and how it is carried. */
 export interface RowPlace {
   /** Metres along the laid piece from its start. */

@@ -7,23 +7,61 @@ export const SUPPORT_DIRECTIONS = 128;
  */
 export function buildSupport(positions: Float32Array): Float64Array {
   const out = new Float64Array(SUPPORT_DIRECTIONS * 2);
-  for (let d = 0; d < SUPPORT_DIRECTIONS; d++) {
-    const angle = (2 * Math.PI * d) / SUPPORT_DIRECTIONS;
-    const c = Math.cos(angle);
-    const s = Math.sin(angle);
-    let most = -Infinity;
-    for (let i = 1; i < positions.length; i += 3) {
-      const y = positions[i]!;
-      const z = positions[i + 1]!;
-      const reach = y * c + z * s;
-      if (reach > most) {
-        most = reach;
-        out[d * 2] = y;
-        out[d * 2 + 1] = z;
-      }
+  const coarse = Array.from({ length: COARSE }, (_, k) => (k * SUPPORT_DIRECTIONS) / COARSE);
+  for (const d of coarse) farthest(out, d, positions);
+  const outer = outside(positions, edgesOf(out, coarse));
+  for (let d = 0; d < SUPPORT_DIRECTIONS; d++) farthest(out, d, outer);
+  return out;
+}
+
+/** So many directions are tried on all vertices; of what lies within the polygon of theirs, nothing is farthest in any other. */
+const COARSE = 16;
+
+/** Writes y, z of the vertex that lies farthest in direction `d`, the first of equals. */
+function farthest(out: Float64Array, d: number, positions: Float32Array): void {
+  const angle = (2 * Math.PI * d) / SUPPORT_DIRECTIONS;
+  const c = Math.cos(angle);
+  const s = Math.sin(angle);
+  let most = -Infinity;
+  for (let i = 1; i < positions.length; i += 3) {
+    const y = positions[i]!;
+    const z = positions[i + 1]!;
+    const reach = y * c + z * s;
+    if (reach > most) {
+      most = reach;
+      out[d * 2] = y;
+      out[d * 2 + 1] = z;
     }
   }
-  return out;
+}
+
+/** Lines from each outer point to the next: the normal outwards (y, z) and how far the line lies along it. */
+function edgesOf(out: Float64Array, directions: readonly number[]): Float64Array {
+  return Float64Array.from(
+    directions.flatMap((d, k) => {
+      const next = directions[(k + 1) % directions.length]!;
+      const [y0, z0, y1, z1] = [out[d * 2]!, out[d * 2 + 1]!, out[next * 2]!, out[next * 2 + 1]!];
+      // Where one point is outermost both ways there is no line: all is inside as far as this corner goes.
+      return y0 === y1 && z0 === z1 ? [0, 0, 1] : [z1 - z0, y0 - y1, (z1 - z0) * y0 + (y0 - y1) * z0];
+    }),
+  );
+}
+
+/** The vertices that do not lie wholly inside the edges. */
+function outside(positions: Float32Array, edges: Float64Array): Float32Array {
+  const kept = new Float32Array(positions.length);
+  let at = 0;
+  for (let i = 0; i < positions.length; i += 3) {
+    const y = positions[i + 1]!;
+    const z = positions[i + 2]!;
+    let k = 0;
+    while (k < edges.length && y * edges[k]! + z * edges[k + 1]! < edges[k + 2]!) k += 3;
+    if (k === edges.length) continue;
+    kept[at + 1] = y;
+    kept[at + 2] = z;
+    at += 3;
+  }
+  return kept.subarray(0, at);
 }
 
 /** How far the section reaches in direction (y, z), times that direction's length. */

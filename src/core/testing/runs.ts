@@ -6,6 +6,7 @@ import type { Curve } from '../curve/curve';
 import { compileCurve, type CurveSpec } from '../curve/registry';
 import { buildFrameTable, type FrameTableOptions } from '../frames/build-frame-table';
 import type { FrameTable } from '../frames/frame-table';
+import { NO_VARIATION } from '../laying/variation';
 import type { Result } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import { prepareSegment, type PreparedSegment } from '../segment/prepare';
@@ -32,7 +33,7 @@ export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): Prepare
 /** A run's job with parts of its steps changed. */
 export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {}): RunJob {
   return {
-    laying: { rule: 'onePiece', count: 3, gap: 0, from: null, to: null, ...change.laying },
+    laying: { rule: 'onePiece', count: 3, gap: 0, from: null, to: null, variation: NO_VARIATION, ...change.laying },
     bending: {
       frames: { rule: 'leastTwist', up: [0, 1, 0] },
       roll: 0,

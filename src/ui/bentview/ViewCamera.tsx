@@ -26,10 +26,12 @@ export interface ViewCameraProps {
   readonly places: readonly Vec3[];
   /** Round the whole scene: how near and far the camera must see. */
   readonly sphere: Sphere;
+  /** The pointer is wanted for something else. */
+  readonly isStill?: boolean;
 }
 
 /** A camera that turns freely, or looks straight from above, the front or the side without perspective. */
-export function ViewCamera({ view, framing, sphere, places }: ViewCameraProps) {
+export function ViewCamera({ view, framing, sphere, places, isStill = false }: ViewCameraProps) {
   const camera = useThree((s) => s.camera) as Perspective | Ortho;
   const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
@@ -68,6 +70,7 @@ export function ViewCamera({ view, framing, sphere, places }: ViewCameraProps) {
       <OrthographicCamera makeDefault={view !== 'free'} />
       <OrbitControls
         makeDefault
+        enabled={!isStill}
         enableDamping={false}
         enableRotate={view === 'free'}
         maxPolarAngle={Math.PI * 0.94}

@@ -14,8 +14,10 @@ import {
 } from '@mui/material';
 import { useState } from 'react';
 import { setPrepare } from '../../project/commands/segments';
+import type { Vec3 } from '../../core/math/vec3';
+import { mergeZones, type StiffZone } from '../../core/segment/stiff-zones';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
-import { useEdit, useProject, useRun, useSet } from '../state/app-context';
+import { useEdit, useGesture, useProject, useRun, useSet } from '../state/app-context';
 import { CleanFields } from './CleanFields';
 import { FinishFields } from './FinishFields';
 import { PreparePreview } from './PreparePreview';
@@ -30,16 +32,29 @@ const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields, colour
 export function PrepareDialog() {
   const set = useSet();
   const edit = useEdit();
+  const gesture = useGesture();
   const run = useRun();
   const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
   const [tab, setTab] = useState<keyof typeof TABS>('turn');
   const [isPicking, setPicking] = useState(false);
-  const { view, problem, isBusy } = useSegmentView(segment);
+  const { view, problem, isBusy, share, stop } = useSegmentView(segment);
   if (!segment) return null;
   const { prepare } = segment;
   const change = (next: Partial<PrepareSpec>) => edit((project) => setPrepare(project, segment.id, next));
   const close = () => set({ dialog: undefined });
   const Fields = FIELDS[tab];
+  const pick = ([, y, z]: Vec3) => {
+    change({ offsetUp: prepare.offsetUp - y, offsetSide: prepare.offsetSide - z });
+    setPicking(false);
+  };
+  const paint = (zone: StiffZone) => {
+    const stiff = mergeZones([...prepare.stiff, zone]);
+    if (JSON.stringify(stiff) !== JSON.stringify(prepare.stiff)) change({ stiff });
+  };
+  const picksZones = tab === 'zones';
+  const pickLabel = picksZones
+    ? ['Pick faces that stay stiff', 'Click faces or drag over them']
+    : ['Pick where the path goes through', 'Click where the path goes through'];
   return (
     <Dialog
       open
@@ -58,6 +73,11 @@ export function PrepareDialog() {
           component="section"
           aria-label="The segment, straight"
           aria-busy={isBusy}
+          onPointerDown={() => {
+            if (!isPicking || !picksZones) return;
+            gesture.begin(); // all that one drag paints is one step to undo
+            window.addEventListener('pointerup', gesture.end, { once: true });
+          }}
           sx={{
             position: 'relative',
             borderRadius: 1,
@@ -71,24 +91,18 @@ export function PrepareDialog() {
             <PreparePreview
               view={view}
               prepare={prepare}
-              onPick={
-                isPicking
-                  ? ([, y, z]) => {
-                      change({ offsetUp: prepare.offsetUp - y, offsetSide: prepare.offsetSide - z });
-                      setPicking(false);
-                    }
-                  : undefined
-              }
+              onPick={isPicking && !picksZones ? pick : undefined}
+              onPaint={isPicking && picksZones ? paint : undefined}
             />
           )}
-          {isBusy && <LinearProgress aria-label="Preparing" sx={{ position: 'absolute', top: 0, left: 0, right: 0 }} />}
+          {isBusy && <PreparingNote share={share} onStop={stop} />}
           <ToggleButton
             value="pick"
             selected={isPicking}
             onChange={() => setPicking(!isPicking)}
             sx={{ position: 'absolute', top: 10, left: 10, height: 30, bgcolor: 'background.paper' }}
           >
-            {isPicking ? 'Click where the path goes through' : 'Pick where the path goes through'}
+            {pickLabel[isPicking ? 1 : 0]}
           </ToggleButton>
           {problem && (
             <Typography
@@ -111,7 +125,10 @@ export function PrepareDialog() {
         <Box sx={{ display: 'grid', gridTemplateRows: 'auto minmax(0, 1fr)', minHeight: 0 }}>
           <Tabs
             value={tab}
-            onChange={(_, next: keyof typeof TABS) => setTab(next)}
+            onChange={(_, next: keyof typeof TABS) => {
+              setTab(next);
+              setPicking(false);
+            }}
             aria-label="What to prepare"
             sx={{ minHeight: 36, mb: 2 }}
           >
@@ -142,6 +159,29 @@ export function PrepareDialog() {
         </Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+function PreparingNote({ share, onStop }: { share: number; onStop: () => void }) {
+  return (
+    <>
+      <LinearProgress
+        aria-label="Preparing"
+        {...(share > 0 && { variant: 'determinate' as const, value: share * 100 })}
+        sx={{ position: 'absolute', top: 0, left: 0, right: 0 }}
+      />
+      {share > 0 && (
+        <Button
+          size="small"
+          variant="outlined"
+          color="secondary"
+          onClick={onStop}
+          sx={{ position: 'absolute', top: 10, right: 10, bgcolor: 'background.paper' }}
+        >
+          Stop preparing
+        </Button>
+      )}
+    </>
   );
 }
 

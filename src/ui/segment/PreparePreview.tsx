@@ -6,6 +6,7 @@ import { Canvas, type ThreeEvent } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
 import { useMemo, useState } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
+import type { StiffZone } from '../../core/segment/stiff-zones';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { SegmentView } from '../../engine/segment-view';
 import { FrameReporter } from '../bentview/FrameReporter';
@@ -23,10 +24,12 @@ export interface PreparePreviewProps {
   readonly prepare: PrepareSpec;
   /** A place on the segment was picked, segment space. */
   readonly onPick: ((place: Vec3) => void) | undefined;
+  /** The pointer went over a face with the button down; where it lies along the segment, metres. */
+  readonly onPaint: ((zone: StiffZone) => void) | undefined;
 }
 
 /** The segment, straight, with its box, the path through it, and its directions by letter. */
-export function PreparePreview({ view, prepare, onPick }: PreparePreviewProps) {
+export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePreviewProps) {
   const [viewport] = useState(() => new Viewport());
   const { mode } = useColorScheme();
   const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
@@ -66,6 +69,11 @@ export function PreparePreview({ view, prepare, onPick }: PreparePreviewProps) {
     ],
     [view.length, min, max, r],
   );
+  const paint = ({ face }: ThreeEvent<PointerEvent>) => {
+    if (!face) return;
+    const along = [face.a, face.b, face.c].map((v) => view.positions[v * 3]!);
+    onPaint?.({ from: Math.min(...along), to: Math.max(...along) });
+  };
   const framing = Math.round(Math.log2(Math.max(r, 1e-6)) * 8) + view.topology.indices.length;
   return (
     <>
@@ -74,11 +82,15 @@ export function PreparePreview({ view, prepare, onPick }: PreparePreviewProps) {
         shadows="percentage"
         dpr={[1, 2]}
         gl={{ antialias: true, alpha: true, preserveDrawingBuffer: true }}
-        style={{ position: 'absolute', inset: 0, cursor: onPick ? 'crosshair' : 'grab' }}
+        style={{ position: 'absolute', inset: 0, cursor: onPick || onPaint ? 'crosshair' : 'grab' }}
       >
-        <ViewCamera view="free" framing={framing} places={places} sphere={sphere} />
+        <ViewCamera view="free" framing={framing} places={places} sphere={sphere} isStill={onPaint !== undefined} />
         <Lights {...sphere} />
-        <group onClick={(event: ThreeEvent<MouseEvent>) => onPick?.(event.point.toArray())}>
+        <group
+          onClick={(event: ThreeEvent<MouseEvent>) => onPick?.(event.point.toArray())}
+          onPointerDown={(event) => paint(event)}
+          onPointerMove={(event) => event.buttons === 1 && paint(event)}
+        >
           <SurfaceMesh {...view} run="segment" />
         </group>
         <BoxLines min={min} max={max} colour={tokens.soft} />

@@ -9,6 +9,7 @@ import { OptionCard } from '../fields/OptionCard';
 import { metres, percentText, signed, whole } from '../format';
 import { useEdit } from '../state/app-context';
 import type { StepProps } from './step-props';
+import { VariationFields } from './VariationFields';
 
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
 export function LayingStep({ run, result }: StepProps) {
@@ -75,6 +76,9 @@ export function LayingStep({ run, result }: StepProps) {
           value={laying.to ?? length}
           onChange={(to) => set({ to: to < length - 1e-6 ? to : null })}
         />
+        {rule.kind !== 'onePiece' && (
+          <VariationFields variation={laying.variation} onChange={(variation) => set({ variation })} />
+        )}
       </Box>
     </>
   );

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { OnProgress } from '../../math/progress';
 import type { Mesh } from '../mesh';
 import { creaseNormals } from './crease-normals';
 import { meshFigures, type MeshFigures } from './figures';
@@ -42,16 +43,25 @@ export interface Cleaned {
 /** Half a right angle and a little: the usual smoothing angle (common practice, no source). */
 const SMOOTH_ANGLE = (50 * Math.PI) / 180;
 
-/** Cleans a mesh; `unit` = metres per unit of its positions. */
-export async function cleanMesh(mesh: Mesh, spec: CleanSpec, unit: number): Promise<Cleaned> {
-  const before = meshFigures(mesh);
-  let out = mesh;
-  if (spec.weld !== null) out = weld(out, spec.weld / unit);
-  if (spec.specks > 0) out = dropSpecks(out, spec.specks);
-  if (spec.insideOut) out = turnInsideOut(out);
-  if (spec.thin < 1) out = await thinOut(out, spec.thin);
-  for (let i = 0; i < spec.subdivide; i++) out = subdivide(out);
+/** Cleans a mesh; `unit` = metres per unit of its positions. Tells progress after each step. */
+export async function cleanMesh(mesh: Mesh, spec: CleanSpec, unit: number, onProgress?: OnProgress): Promise<Cleaned> {
+  const { weld: near, specks, thin } = spec;
   const crease = spec.crease ?? (spec.subdivide > 0 ? SMOOTH_ANGLE : null);
-  if (crease !== null) out = creaseNormals(out, crease);
-  return { mesh: out, before, after: out === mesh ? before : meshFigures(out) };
+  const steps: ((mesh: Mesh) => Mesh | Promise<Mesh>)[] = [
+    ...(near !== null ? [(m: Mesh) => weld(m, near / unit)] : []),
+    ...(specks > 0 ? [(m: Mesh) => dropSpecks(m, specks)] : []),
+    ...(spec.insideOut ? [turnInsideOut] : []),
+    ...(thin < 1 ? [(m: Mesh) => thinOut(m, thin)] : []),
+    ...Array.from({ length: spec.subdivide }, () => subdivide),
+    ...(crease !== null ? [(m: Mesh) => creaseNormals(m, crease)] : []),
+  ];
+  const tell = (done: number) => onProgress?.(done / (steps.length + 2));
+  const before = meshFigures(mesh);
+  tell(1);
+  let out = mesh;
+  for (const [i, step] of steps.entries()) {
+    out = await step(out);
+    tell(i + 2);
+  }
+  return { mesh: out, before, after: meshFigures(out) };
 }

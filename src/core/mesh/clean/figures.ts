@@ -15,31 +15,69 @@ export interface MeshFigures {
   readonly isInsideOut: boolean;
 }
 
-/** Counts by places, so that doubled vertices do not open edges. Sorts the edges. */
+const known = new WeakMap<object, MeshFigures>();
+
+/** Counts by places, so that doubled vertices do not open edges; once a mesh. */
 export function meshFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigures {
+  let figures = known.get(mesh);
+  if (!figures) known.set(mesh, (figures = countFigures(mesh)));
+  return figures;
+}
+
+function countFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigures {
   const { positions, indices } = mesh;
   const places = nearPlaces(positions, 0);
-  const count = positions.length / 3;
-  const edges = new Float64Array(indices.length);
-  for (let i = 0; i < indices.length; i++) {
-    const start = i - (i % 3);
-    const [a, b] = [places[indices[i]!]!, places[indices[start + ((i - start + 1) % 3)]!]!];
-    edges[i] = a === b ? -1 : a < b ? a * count + b : b * count + a;
-  }
-  let [openEdges, crowdedEdges] = [0, 0];
-  edges.sort();
-  for (let i = 0, end = 0; i < edges.length; i = end) {
-    for (end = i + 1; end < edges.length && edges[end] === edges[i];) end++;
-    if (edges[i]! < 0) continue;
-    if (end - i === 1) openEdges++;
-    if (end - i > 2) crowdedEdges++;
-  }
+  const { openEdges, crowdedEdges } = countEdges(indices, places);
   return {
-    vertices: count,
+    vertices: positions.length / 3,
     triangles: indices.length / 3,
-    looseParts: looseParts(mesh).count,
+    looseParts: looseParts(mesh, places).count,
     openEdges,
     crowdedEdges,
     isInsideOut: openEdges === 0 && volume(mesh) < 0,
   };
+}
+
+/** Lists are short, but for the hubs of fans. */
+function sortRange(values: Uint32Array, from: number, to: number): void {
+  if (to - from > 16) values.subarray(from, to).sort();
+  else {
+    for (let i = from + 1; i < to; i++) {
+      const value = values[i]!;
+      let k = i;
+      for (; k > from && values[k - 1]! > value; k--) values[k] = values[k - 1]!;
+      values[k] = value;
+    }
+  }
+}
+
+/** Gathers edges by the lower of their two places, and compares within such a list. */
+function countEdges(indices: Uint32Array, places: Uint32Array): Pick<MeshFigures, 'openEdges' | 'crowdedEdges'> {
+  const starts = new Uint32Array(places.length + 1);
+  const each = (visit: (low: number, high: number) => void) => {
+    for (let i = 0; i < indices.length; i += 3) {
+      for (let k = 0; k < 3; k++) {
+        const a = places[indices[i + k]!]!;
+        const b = places[indices[i + ((k + 1) % 3)]!]!;
+        if (a !== b) visit(Math.min(a, b), Math.max(a, b));
+      }
+    }
+  };
+  each((low) => starts[low + 1]!++);
+  for (let v = 0; v < places.length; v++) starts[v + 1]! += starts[v]!;
+  const ends = starts.slice();
+  const others = new Uint32Array(starts[places.length]!);
+  each((low, high) => (others[ends[low]!++] = high));
+  let openEdges = 0;
+  let crowdedEdges = 0;
+  for (let v = 0; v < places.length; v++) {
+    const last = ends[v]!;
+    sortRange(others, starts[v]!, last);
+    for (let i = starts[v]!, end = i; i < last; i = end) {
+      for (end = i + 1; end < last && others[end] === others[i];) end++;
+      if (end - i === 1) openEdges++;
+      if (end - i > 2) crowdedEdges++;
+    }
+  }
+  return { openEdges, crowdedEdges };
 }

@@ -11,8 +11,11 @@ export interface LooseParts {
 }
 
 /** The parts of a mesh that hang together by their vertices' places. */
-export function looseParts({ positions: p, indices }: Pick<Mesh, 'positions' | 'indices'>): LooseParts {
-  const root = nearPlaces(p, 0);
+export function looseParts(
+  { positions: p, indices }: Pick<Mesh, 'positions' | 'indices'>,
+  places = nearPlaces(p, 0),
+): LooseParts {
+  const root = places.slice();
   const find = (v: number) => {
     while (root[v] !== v) v = root[v] = root[root[v]!]!;
     return v;
@@ -22,7 +25,7 @@ export function looseParts({ positions: p, indices }: Pick<Mesh, 'positions' | '
     root[find(indices[i + 1]!)] = a;
     root[find(indices[i + 2]!)] = a;
   }
-  const sums = new Map<number, number>();
+  const sums = new Float64Array(root.length);
   const triangles = indices.length / 3;
   const owner = new Uint32Array(triangles);
   for (let t = 0; t < triangles; t++) {
@@ -30,15 +33,19 @@ export function looseParts({ positions: p, indices }: Pick<Mesh, 'positions' | '
     const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
     const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
     owner[t] = find(indices[t * 3]!);
-    const area = Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
-    sums.set(owner[t]!, (sums.get(owner[t]!) ?? 0) + area);
+    sums[owner[t]!]! += Math.sqrt((uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2) / 2;
   }
-  const order = [...sums].sort((a, b) => b[1] - a[1] || a[0] - b[0]);
-  const rank = new Map(order.map(([id], i) => [id, i]));
+  const isPart = new Uint8Array(root.length);
+  for (const id of owner) isPart[id] = 1;
+  const ids: number[] = [];
+  for (let id = 0; id < isPart.length; id++) if (isPart[id] === 1) ids.push(id);
+  const order = ids.sort((a, b) => sums[b]! - sums[a]! || a - b);
+  const rank = new Uint32Array(root.length);
+  order.forEach((id, i) => (rank[id] = i));
   return {
     count: order.length,
-    of: owner.map((id) => rank.get(id)!),
-    areas: Float64Array.from(order, ([, area]) => area),
+    of: owner.map((id) => rank[id]!),
+    areas: Float64Array.from(order, (id) => sums[id]!),
   };
 }
 

@@ -1,47 +1,86 @@
 /**
  * For every vertex the first vertex within `tolerance` of it (itself where there is none before it); metres. Found through a grid
- * of cells as wide as the tolerance: linear time for meshes whose vertices do not crowd. Tolerance 0 = exactly equal places.
+ * of cells: linear time for meshes whose vertices do not crowd. Tolerance 0 = exactly equal places.
  */
-export function nearPlaces(positions: Float32Array, tolerance: number): Uint32Array {
+export const nearPlaces = (positions: Float32Array, tolerance: number): Uint32Array =>
+  tolerance > 0 ? placesWithin(positions, tolerance) : equalPlaces(positions);
+
+/** Spreads three whole numbers over 32 bits; the last mixing keeps the low bits of round numbers apart. */
+function hash(x: number, y: number, z: number): number {
+  const h = Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791);
+  const mixed = Math.imul(h ^ (h >>> 16), 0x45d9f3b);
+  return mixed ^ (mixed >>> 16);
+}
+
+/** Vertices in lists by the bucket that they hash to. */
+class Buckets {
+  readonly heads: Int32Array;
+  readonly next: Int32Array;
+  readonly mask: number;
+
+  constructor(count: number) {
+    const size = 1 << Math.max(Math.ceil(Math.log2(count + 1)) + 1, 4);
+    this.heads = new Int32Array(size).fill(-1);
+    this.next = new Int32Array(count);
+    this.mask = size - 1;
+  }
+
+  put(v: number, bucket: number): void {
+    this.next[v] = this.heads[bucket]!;
+    this.heads[bucket] = v;
+  }
+}
+
+function equalPlaces(positions: Float32Array): Uint32Array {
   const count = positions.length / 3;
-  const cell = tolerance > 0 ? tolerance : 1;
-  const size = 1 << Math.max(Math.ceil(Math.log2(count + 1)) + 1, 4);
-  const heads = new Int32Array(size).fill(-1);
-  const next = new Int32Array(count);
+  const buckets = new Buckets(count);
+  const { heads, next, mask } = buckets;
   const found = new Uint32Array(count);
-  const bits = new Uint32Array(positions.buffer, positions.byteOffset, positions.length);
-  const hash = (x: number, y: number, z: number) =>
-    (Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791)) & (size - 1);
-  const square = tolerance * tolerance;
+  const bits = new Int32Array(positions.buffer, positions.byteOffset, positions.length);
   for (let v = 0; v < count; v++) {
     const at = v * 3;
-    const [x, y, z] = [positions[at]!, positions[at + 1]!, positions[at + 2]!];
-    let hit = -1;
-    if (tolerance === 0) {
-      const bucket = hash(bits[at]!, bits[at + 1]!, bits[at + 2]!);
-      for (let o = heads[bucket]!; o >= 0 && hit < 0; o = next[o]!) {
-        if (positions[o * 3] === x && positions[o * 3 + 1] === y && positions[o * 3 + 2] === z) hit = o;
-      }
-      if (hit < 0) {
-        next[v] = heads[bucket]!;
-        heads[bucket] = v;
-      }
-    } else {
-      const [cx, cy, cz] = [Math.floor(x / cell), Math.floor(y / cell), Math.floor(z / cell)];
-      for (let n = 0; n < 27 && hit < 0; n++) {
-        const bucket = hash(cx + (n % 3) - 1, cy + (Math.floor(n / 3) % 3) - 1, cz + Math.floor(n / 9) - 1);
-        for (let o = heads[bucket]!; o >= 0 && hit < 0; o = next[o]!) {
-          const [dx, dy, dz] = [positions[o * 3]! - x, positions[o * 3 + 1]! - y, positions[o * 3 + 2]! - z];
-          if (dx * dx + dy * dy + dz * dz <= square) hit = o;
+    const x = positions[at]!;
+    const y = positions[at + 1]!;
+    const z = positions[at + 2]!;
+    const bucket = hash(x === 0 ? 0 : bits[at]!, y === 0 ? 0 : bits[at + 1]!, z === 0 ? 0 : bits[at + 2]!) & mask; // -0 is 0
+    let o = heads[bucket]!;
+    while (o >= 0 && (positions[o * 3] !== x || positions[o * 3 + 1] !== y || positions[o * 3 + 2] !== z)) o = next[o]!;
+    found[v] = o < 0 ? v : o;
+    if (o < 0) buckets.put(v, bucket);
+  }
+  return found;
+}
+
+/** How many tolerances wide a cell is: wider ones hold more vertices, narrower ones need more neighbours looked at. */
+const CELL = 4;
+
+function placesWithin(positions: Float32Array, tolerance: number): Uint32Array {
+  const count = positions.length / 3;
+  const buckets = new Buckets(count);
+  const { heads, next, mask } = buckets;
+  const found = new Uint32Array(count);
+  const perCell = 1 / (CELL * tolerance);
+  const square = tolerance * tolerance;
+  const cell = (x: number) => Math.floor(x * perCell);
+  for (let v = 0; v < count; v++) {
+    const x = positions[v * 3]!;
+    const y = positions[v * 3 + 1]!;
+    const z = positions[v * 3 + 2]!;
+    let hit = count;
+    for (let cx = cell(x - tolerance); cx <= cell(x + tolerance); cx++) {
+      for (let cy = cell(y - tolerance); cy <= cell(y + tolerance); cy++) {
+        for (let cz = cell(z - tolerance); cz <= cell(z + tolerance); cz++) {
+          for (let o = heads[hash(cx, cy, cz) & mask]!; o >= 0; o = next[o]!) {
+            const dx = positions[o * 3]! - x;
+            const dy = positions[o * 3 + 1]! - y;
+            const dz = positions[o * 3 + 2]! - z;
+            if (o < hit && dx * dx + dy * dy + dz * dz <= square) hit = o;
+          }
         }
       }
-      if (hit < 0) {
-        const bucket = hash(cx, cy, cz);
-        next[v] = heads[bucket]!;
-        heads[bucket] = v;
-      }
     }
-    found[v] = hit < 0 ? v : hit;
+    found[v] = hit < count ? hit : v;
+    if (hit === count) buckets.put(v, hash(cell(x), cell(y), cell(z)) & mask);
   }
   return found;
 }

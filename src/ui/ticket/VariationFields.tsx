@@ -1,0 +1,47 @@
+'use client';
+
+import type { VariationSpec } from '../../core/laying/variation';
+import { NumberField } from '../fields/NumberField';
+
+interface VariationFieldsProps {
+  readonly variation: VariationSpec;
+  readonly onChange: (variation: VariationSpec) => void;
+}
+
+/** How far the pieces of a run may differ in colour and in where their texture starts. */
+export function VariationFields({ variation, onChange }: VariationFieldsProps) {
+  const { tint, shift, seed } = variation;
+  return (
+    <>
+      <NumberField
+        label="Pieces darker by up to"
+        quantity="percent"
+        step={0.05}
+        min={0}
+        max={1}
+        value={tint}
+        onChange={(next) => onChange({ ...variation, tint: next })}
+      />
+      <NumberField
+        label="Textures shifted by up to"
+        quantity="length"
+        step={0.1}
+        min={0}
+        max={1000}
+        value={shift}
+        onChange={(next) => onChange({ ...variation, shift: next })}
+      />
+      {(tint > 0 || shift > 0) && (
+        <NumberField
+          label="Seed of the variation"
+          quantity="plain"
+          step={1}
+          min={0}
+          max={1e6}
+          value={seed}
+          onChange={(next) => onChange({ ...variation, seed: Math.round(next) })}
+        />
+      )}
+    </>
+  );
+}
