@@ -3,7 +3,7 @@ declare module 'gltf-validator' {
     readonly issues: {
       readonly numErrors: number;
       readonly numWarnings: number;
-      readonly messages: readonly unknown[];
+      readonly messages: readonly { readonly severity: number; readonly message: string }[];
     };
   }
   const validator: { validateBytes(bytes: Uint8Array, options?: { maxIssues?: number }): Promise<Report> };

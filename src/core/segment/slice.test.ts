@@ -1,7 +1,8 @@
 import fc from 'fast-check';
+import { cross, length, sub, type Vec3 } from '../math/vec3';
 import { isClosed } from '../mesh/is-closed';
 import { area, volume } from '../mesh/measure';
-import { vertexCount } from '../mesh/mesh';
+import { vertexCount, type Mesh } from '../mesh/mesh';
 import { prepared } from '../testing/runs';
 import { manifoldOf } from '../testing/manifold';
 import { cutBetween, cutOff } from './cut-off';
@@ -12,6 +13,26 @@ import { sliceSegment } from './slice';
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
   prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change } as MakerSpec));
 
+/** For each part the integrals over its surface of 1 + u², 1 + v² and 3 + (u + v)². */
+function textureMoments({ positions: p, uvs, indices, parts }: Mesh): number[][] {
+  return parts.map(({ start, count }) => {
+    const sums = [0, 0, 0];
+    for (let i = start; i < start + count; i += 3) {
+      const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
+      const place = (v: number): Vec3 => [p[v * 3]!, p[v * 3 + 1]!, p[v * 3 + 2]!];
+      const size = length(cross(sub(place(b), place(a)), sub(place(c), place(a)))) / 2;
+      const square = (of: (v: number) => number) => {
+        const values = [of(a), of(b), of(c)];
+        return values.reduce((sum, x) => sum + x * x, values.reduce((sum, x) => sum + x, 0) ** 2) / 12;
+      };
+      sums[0]! += size * (1 + square((v) => uvs[v * 2]!));
+      sums[1]! += size * (1 + square((v) => uvs[v * 2 + 1]!));
+      sums[2]! += size * (3 + square((v) => uvs[v * 2]! + uvs[v * 2 + 1]!));
+    }
+    return sums;
+  });
+}
+
 describe('sliceSegment', () => {
   it.each(MAKERS.map(({ kind }) => kind))('keeps volume, area and closedness of a %s', (kind) => {
     const segment = made(kind);
@@ -21,6 +42,15 @@ describe('sliceSegment', () => {
     expect(volume(sliced.mesh) / volume(segment.mesh)).toBeCloseTo(1, 6);
     expect(area(sliced.mesh) / area(segment.mesh)).toBeCloseTo(1, 6);
     expect(ownRow(sliced)).toBeLessThanOrEqual((segment.length / 37) * 1.0001);
+  });
+
+  // Linear on every triangle before and after: then the integrals over each part stay (of a square: elementary, a (sum of squares + square of sum) / 12).
+  it.each(MAKERS.map(({ kind }) => kind))('keeps the texture coordinates all over a %s', (kind) => {
+    const segment = made(kind);
+    const sliced = sliceSegment(segment, evenPlanes(segment.length, 37));
+    const [before, after] = [textureMoments(segment.mesh), textureMoments(sliced.mesh)];
+    expect(after).toHaveLength(before.length);
+    before.forEach((part, i) => part.forEach((moment, k) => expect(after[i]![k]! / moment).toBeCloseTo(1, 5)));
   });
 
   it('cuts wherever the planes are, seams and all, and runs texture coordinates on linearly', () => {

@@ -136,8 +136,9 @@ function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'posit
       normals[v * 3 + c] = n;
       l += n * n;
     }
-    l = l > 0 ? 1 / Math.sqrt(l) : 1;
-    for (let c = 0; c < 3; c++) normals[v * 3 + c]! *= l;
+    // Half way between opposite normals there is none: the first one stays.
+    for (let c = 0; c < 3; c++)
+      normals[v * 3 + c] = l > 1e-12 ? normals[v * 3 + c]! / Math.sqrt(l) : source.normals[p * 3 + c]!;
     for (let c = 0; c < 2; c++) uvs[v * 2 + c] = source.uvs[p * 2 + c]! * (1 - t) + source.uvs[q * 2 + c]! * t;
     if (colours) {
       for (let c = 0; c < 4; c++)
