@@ -142,6 +142,18 @@ for (const theme of ['light', 'dark'] as const) {
     await page.waitForTimeout(400);
     await check();
     await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /^1\s*Segment/ }).click();
+    await page.getByRole('button', { name: 'Prepare the segment' }).click();
+    for (const tab of ['Lie and size', 'Clean', 'Stiff and ends', 'Colour']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await expect(page.getByText(/high, .* wide/)).toBeVisible();
+      await check();
+    }
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Turn into an outline to draw' }).click();
+    await page.getByRole('button', { name: 'Corner 1', exact: true }).focus();
+    await check();
+    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
     await page.waitForTimeout(400);
     await check();

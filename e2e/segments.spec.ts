@@ -64,6 +64,58 @@ test('an outline is drawn: corners by pointer, key and number, and the run follo
   await expect(page.getByText(/80 mm high \(U \+y\), 0.72 m wide/)).toBeVisible();
 });
 
+test('a hose becomes a profile to draw, faces of it are painted stiff, and its pieces vary', async ({ page }) => {
+  test.slow();
+  await openEmpty(page);
+  await page.getByRole('button', { name: 'Add a run' }).click();
+  await page.getByRole('button', { name: 'Ribbed hose' }).click();
+  await page.mouse.click(600, 400);
+  await page.mouse.click(700, 400);
+  await page.keyboard.press('Enter');
+  await settled(page);
+  await page.getByRole('button', { name: /^1\s*Segment/ }).click();
+  await page.getByRole('button', { name: 'Turn into a profile to draw' }).click();
+  const profile = page.getByRole('dialog', { name: 'Turned profile' });
+  await expect(profile.getByRole('button', { name: /^Corner \d/ })).toHaveCount(50); // 24 ribs of two, and both ends
+  await profile.getByRole('button', { name: 'Corner 1', exact: true }).focus();
+  await profile.getByLabel('Radius', { exact: true }).fill('-2 m');
+  await page.keyboard.press('Escape');
+  await profile.getByLabel('Radius', { exact: true }).fill('0.2 m');
+  await page.keyboard.press('Enter');
+  await expect(profile.getByText('0.40 m thick')).toBeVisible();
+  await profile.getByRole('button', { name: 'Done' }).click();
+  await settled(page);
+
+  await page.getByRole('button', { name: 'Prepare the segment' }).click();
+  const preparing = page.getByRole('dialog', { name: /^Prepare/ });
+  await expect(preparing.getByText('1.00 m long')).toBeVisible();
+  await preparing.getByRole('tab', { name: 'Stiff and ends' }).click();
+  await preparing.getByRole('button', { name: 'Pick faces that stay stiff' }).click();
+  const box = (await preparing.getByRole('region', { name: 'The segment, straight' }).boundingBox())!;
+  const middle = [box.x + box.width / 2, box.y + box.height / 2] as const;
+  await page.mouse.move(...middle);
+  await page.mouse.down();
+  await page.mouse.move(middle[0] + 70, middle[1] + 16, { steps: 4 });
+  await page.mouse.up();
+  await expect(preparing.getByLabel('from', { exact: true })).toHaveCount(1);
+  const length = async (label: string) =>
+    Number.parseFloat(await preparing.getByLabel(label, { exact: true }).inputValue());
+  expect((await length('to')) - (await length('from'))).toBeGreaterThan(0.05);
+  await preparing.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click(); // the whole drag is one step
+  await page.getByRole('button', { name: 'Prepare the segment' }).click();
+  await preparing.getByRole('tab', { name: 'Stiff and ends' }).click();
+  await expect(preparing.getByLabel('from', { exact: true })).toHaveCount(0);
+  await preparing.getByRole('button', { name: 'Done' }).click();
+
+  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
+  await expect(page.getByLabel('Seed of the variation')).toHaveCount(0);
+  await page.getByLabel('Pieces darker by up to').fill('30 %');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Seed of the variation')).toHaveValue('1');
+  await settled(page);
+});
+
 test('a mesh in millimetres is brought, asked about, turned, sized and cleaned', async ({ page }) => {
   await openEmpty(page);
   const file = { name: 'bar.stl', mimeType: 'model/stl', buffer: Buffer.from(boxStl()) };

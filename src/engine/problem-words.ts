@@ -14,6 +14,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,
   'section.too-few-corners': (f) =>
     `The cross-section needs ${f.needed} corners at different places and has ${f.given}. Move or add corners in step 1.`,
+  'profile.flat': () => 'The profile has no length or no thickness. Move its corners apart in step 1.',
   'rope.too-steep': (f) =>
     `Strands this thick do not fit into a lay length of ${metresText(f.layLength)}: it must be more than ${metresText(f.needed)}. Lengthen the lay, or take thinner or fewer strands.`,
   'rope.too-narrow': (f) =>

@@ -34,6 +34,11 @@ export const MAKER_GROUPS = {
   plants: 'Plants',
 } as const;
 
+/** What a turned profile is drawn from; corners lie along the axis (z) and away from it (y). */
+export interface TurnedOutline extends Pick<CrossSection, 'corners' | 'strips'> {
+  readonly flatEnds: boolean;
+}
+
 /** Makes a segment from few numbers; adding one is a file in `makers/` and a line in its list. */
 export interface Maker<K extends string = string, S extends z.ZodType = z.ZodType> {
   readonly kind: K;
@@ -54,6 +59,8 @@ export interface Maker<K extends string = string, S extends z.ZodType = z.ZodTyp
   fill?(spec: z.infer<S>, reach: number): z.infer<S>;
   /** The same thing as an outline to edit by hand. */
   toSection?(spec: z.infer<S>): CrossSection;
+  /** The same thing as a profile turned about the path, to edit by hand; undefined where that has too many corners. */
+  toProfile?(spec: z.infer<S>): TurnedOutline | undefined;
 }
 
 export const defineMaker = <K extends string, S extends z.ZodType>(maker: Maker<K, S>): Maker<K, S> => maker;

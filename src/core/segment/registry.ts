@@ -31,6 +31,21 @@ export function makeSegment(spec: MakerSpec): Result<Mesh> {
   return problem ? { ok: false, problems: [problem] } : ok(makeSegmentMesh(spec));
 }
 
+/** A spec without a problem as one whose outline or profile is drawn by hand; undefined where it cannot be. */
+export function toDrawn(spec: MakerSpec): MakerSpec | undefined {
+  const { toSection, toProfile } = maker(spec.kind);
+  const common = (kind: MakerName) => {
+    const { smooth, detail } = { ...(maker(kind).defaults as object), ...spec } as Record<string, unknown>;
+    return { kind, smooth, detail };
+  };
+  if (toSection) {
+    const { length = 1 } = spec as { length?: number };
+    return { ...common('crossSection'), ...toSection(spec), length } as MakerSpec;
+  }
+  const profile = toProfile?.(spec);
+  return profile && ({ ...common('turnedProfile'), ...profile } as MakerSpec);
+}
+
 /** The gap that brings pieces to the maker's pitch: negative where they reach into each other; undefined where it has none. */
 export function pitchGap(spec: MakerSpec): number | undefined {
   const { pitch, problem, make } = maker(spec.kind);

@@ -81,6 +81,7 @@ const SAMPLES: readonly Sample[] = [
     name: 'Beacon stair',
     spec: made('tread', { going: 0.26, width: 0.85 }),
     points: STAIR,
+    job: { laying: { variation: { tint: 0.25, shift: 0, seed: 4 } } },
   },
   {
     id: 'lamp-cord',

@@ -42,7 +42,10 @@ export function NumberField({
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') finish();
-    if (event.key === 'Escape') setText(undefined);
+    if (event.key === 'Escape' && text !== undefined) {
+      event.stopPropagation(); // takes back what was typed; the dialog round it stays
+      setText(undefined);
+    }
     if (event.key !== 'ArrowUp' && event.key !== 'ArrowDown') return;
     event.preventDefault();
     const by = (event.key === 'ArrowUp' ? 1 : -1) * step * (event.shiftKey ? 10 : 1);

@@ -8,6 +8,8 @@ import { NumberField } from '../fields/NumberField';
 
 export interface CornerFieldsProps {
   readonly spec: CrossSection;
+  /** Corners lie along the path and away from it. */
+  readonly isTurned: boolean;
   readonly corner: number | undefined;
   readonly onChange: (next: CrossSection) => void;
   readonly onDelete: () => void;
@@ -17,7 +19,7 @@ export interface CornerFieldsProps {
 const toAngle = (bulge: number) => 4 * Math.atan(bulge);
 
 /** The chosen corner in numbers, and the edge after it. */
-export function CornerFields({ spec, corner, onChange, onDelete }: CornerFieldsProps) {
+export function CornerFields({ spec, isTurned, corner, onChange, onDelete }: CornerFieldsProps) {
   if (corner === undefined) {
     return <Typography color="text.secondary">Choose a corner to see its numbers.</Typography>;
   }
@@ -27,14 +29,14 @@ export function CornerFields({ spec, corner, onChange, onDelete }: CornerFieldsP
     <Box>
       <Typography variant="h3">Corner {corner + 1}</Typography>
       <NumberField
-        label="To the right"
+        label={isTurned ? 'Along' : 'To the right'}
         quantity="length"
         step={0.005}
         value={z}
         onChange={(value) => onChange(moveCorner(spec, corner, value, y))}
       />
       <NumberField
-        label="Up"
+        label={isTurned ? 'Radius' : 'Up'}
         quantity="length"
         step={0.005}
         value={y}

@@ -12,7 +12,7 @@ import {
   ToggleButton,
   Typography,
 } from '@mui/material';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { setPrepare } from '../../project/commands/segments';
 import type { Vec3 } from '../../core/math/vec3';
 import { mergeZones, type StiffZone } from '../../core/segment/stiff-zones';
@@ -36,6 +36,7 @@ export function PrepareDialog() {
   const run = useRun();
   const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
   const [tab, setTab] = useState<keyof typeof TABS>('turn');
+  const painted = useRef<StiffZone>(undefined);
   const [isPicking, setPicking] = useState(false);
   const { view, problem, isBusy, share, stop } = useSegmentView(segment);
   if (!segment) return null;
@@ -47,8 +48,11 @@ export function PrepareDialog() {
     change({ offsetUp: prepare.offsetUp - y, offsetSide: prepare.offsetSide - z });
     setPicking(false);
   };
-  const paint = (zone: StiffZone) => {
-    const stiff = mergeZones([...prepare.stiff, zone]);
+  const paint = ({ from, to }: StiffZone) => {
+    // The pointer skips faces when it is quick: all between the first and the last one belongs to a drag's zone.
+    const before = painted.current ?? { from, to };
+    painted.current = { from: Math.min(before.from, from), to: Math.max(before.to, to) };
+    const stiff = mergeZones([...prepare.stiff, painted.current]);
     if (JSON.stringify(stiff) !== JSON.stringify(prepare.stiff)) change({ stiff });
   };
   const picksZones = tab === 'zones';
@@ -73,8 +77,9 @@ export function PrepareDialog() {
           component="section"
           aria-label="The segment, straight"
           aria-busy={isBusy}
-          onPointerDown={() => {
+          onPointerDownCapture={() => {
             if (!isPicking || !picksZones) return;
+            painted.current = undefined;
             gesture.begin(); // all that one drag paints is one step to undo
             window.addEventListener('pointerup', gesture.end, { once: true });
           }}

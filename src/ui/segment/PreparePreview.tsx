@@ -64,8 +64,10 @@ export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePrevie
   const tags = useMemo(
     (): { at: Vec3; text: string }[] => [
       { at: [view.length * 0.45, min[1], max[2]], text: `${metres(view.length)} long` },
-      { at: [view.length, (min[1] + max[1]) / 2, max[2] + r * 0.06], text: `${metres(max[1] - min[1])} high` },
-      { at: [view.length, min[1] - r * 0.05, (min[2] + max[2]) / 2], text: `${metres(max[2] - min[2])} wide` },
+      {
+        at: [view.length, min[1] - r * 0.05, max[2]],
+        text: `${metres(max[1] - min[1])} high, ${metres(max[2] - min[2])} wide`,
+      },
     ],
     [view.length, min, max, r],
   );

@@ -2,6 +2,8 @@
 
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
+import type { CrossSection, SectionCorner } from '../../core/segment/cross-section';
+import { profileSection } from '../../core/segment/makers/turned-profile';
 import { deleteCorner } from '../../core/segment/edit-section';
 import { maker, type MakerSpec } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
@@ -12,9 +14,7 @@ import { CornerFields } from './CornerFields';
 import { SectionDrawing } from './SectionDrawing';
 import { StripList } from './StripList';
 
-export type SectionSpec = Extract<MakerSpec, { kind: 'crossSection' }>;
-
-/** Draws the selected segment's cross-section; every change shows at once in the bent view behind. */
+/** Draws the selected segment's cross-section, or the profile that it is turned from; every change shows at once in the bent view behind. */
 export function SectionDialog() {
   const set = useSet();
   const edit = useEdit();
@@ -22,11 +22,16 @@ export function SectionDialog() {
   const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
   const [corner, setCorner] = useState<number>();
   const spec = segment?.source.from === 'maker' ? (segment.source.spec as MakerSpec) : undefined;
-  if (!segment || spec?.kind !== 'crossSection') return null;
-  const put = (next: Partial<SectionSpec>) =>
-    edit((project) => setMaker(project, segment.id, { ...spec, ...next } as MakerSpec));
+  if (!segment || (spec?.kind !== 'crossSection' && spec?.kind !== 'turnedProfile')) return null;
+  const isTurned = spec.kind === 'turnedProfile';
+  const section = isTurned ? profileSection(spec) : spec;
+  const put = (next: Partial<CrossSection>) => {
+    const { corners, strips, ...rest } = { ...section, ...next };
+    const own = isTurned ? { ...spec, corners: corners.map(aboveAxis), strips } : { ...spec, ...rest, corners, strips };
+    edit((project) => setMaker(project, segment.id, own as MakerSpec));
+  };
   const close = () => set({ dialog: undefined });
-  const problem = maker('crossSection').problem?.(spec);
+  const problem = maker(spec.kind).problem?.(spec);
   const chosen = corner !== undefined && corner < spec.corners.length ? corner : undefined;
   return (
     <Dialog
@@ -37,11 +42,11 @@ export function SectionDialog() {
       slotProps={{ paper: { sx: { width: 900 } } }}
     >
       <DialogTitle id="section-title" variant="h2">
-        Cross-section
+        {isTurned ? 'Turned profile' : 'Cross-section'}
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gridTemplateColumns: '560px minmax(0, 1fr)', gap: 5, pb: 0 }}>
         <Box>
-          <SectionDrawing spec={spec} corner={chosen} onCorner={setCorner} onChange={put} />
+          <SectionDrawing spec={section} isTurned={isTurned} corner={chosen} onCorner={setCorner} onChange={put} />
           <Typography
             variant="caption"
             color={problem ? 'error' : 'text.secondary'}
@@ -49,28 +54,31 @@ export function SectionDialog() {
           >
             {problem
               ? problemWords(problem)
-              : 'Seen along the path. Drag a corner, click an edge for a new one, arrow keys move the chosen one, Delete takes it away.'}
+              : `${isTurned ? 'The upper half of a cut along the path' : 'Seen along the path'}. Drag a corner, click an edge for a new one, arrow keys move the chosen one, Delete takes it away.`}
           </Typography>
         </Box>
         <Box sx={{ display: 'grid', alignContent: 'start', gap: 4 }}>
-          <Box>
-            <SwitchField
-              label="Left half mirrors the right"
-              value={spec.mirrored}
-              onChange={(mirrored) => put({ mirrored })}
-            />
-            <SwitchField label="Closed" value={spec.closed} onChange={(closed) => put({ closed })} />
-          </Box>
+          {!isTurned && (
+            <Box>
+              <SwitchField
+                label="Left half mirrors the right"
+                value={spec.mirrored}
+                onChange={(mirrored) => put({ mirrored })}
+              />
+              <SwitchField label="Closed" value={spec.closed} onChange={(closed) => put({ closed })} />
+            </Box>
+          )}
           <CornerFields
-            spec={spec}
+            spec={section}
+            isTurned={isTurned}
             corner={chosen}
             onChange={put}
             onDelete={() => {
-              if (chosen !== undefined) put(deleteCorner(spec, chosen));
+              if (chosen !== undefined) put(deleteCorner(section, chosen));
               setCorner(undefined);
             }}
           />
-          <StripList spec={spec} onChange={put} />
+          <StripList spec={section} onChange={put} />
         </Box>
       </DialogContent>
       <DialogActions sx={{ px: 6, pb: 4 }}>
@@ -81,3 +89,5 @@ export function SectionDialog() {
     </Dialog>
   );
 }
+
+const aboveAxis = (corner: SectionCorner): SectionCorner => ({ ...corner, y: Math.max(corner.y, 0) });

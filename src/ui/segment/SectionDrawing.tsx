@@ -2,6 +2,7 @@
 
 import { Box, useTheme } from '@mui/material';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { SectionPoint } from '../../core/segment/extrude';
 import { toOutline, type CrossSection } from '../../core/segment/cross-section';
 import { deleteCorner, insertCorner, moveCorner } from '../../core/segment/edit-section';
 import { useGesture } from '../state/app-context';
@@ -10,6 +11,8 @@ import { SectionRulers } from './SectionRulers';
 
 export interface SectionDrawingProps {
   readonly spec: CrossSection;
+  /** A profile: the path runs from left to right. */
+  readonly isTurned: boolean;
   readonly corner: number | undefined;
   readonly onCorner: (corner: number | undefined) => void;
   readonly onChange: (next: CrossSection) => void;
@@ -18,13 +21,15 @@ export interface SectionDrawingProps {
 const FINE = { smooth: 1e-4, detail: 'fine' } as const;
 
 /** The outline as it is seen along the path, with its corners to drag. */
-export function SectionDrawing({ spec, corner, onCorner, onChange }: SectionDrawingProps) {
+export function SectionDrawing({ spec, isTurned, corner, onCorner, onChange }: SectionDrawingProps) {
   const { tokens } = useTheme().vars!.palette;
   const gesture = useGesture();
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<SectionScales>(); // while a corner is dragged, the sheet stays where it is
   const { outline, strips } = toOutline(spec, FINE);
-  const scales = held ?? fitSection(outline);
+  const below = isTurned ? outline.map(([z, h]): SectionPoint => [z, -h]) : [];
+  const drawn = [...outline, ...below];
+  const scales = held ?? fitSection(drawn);
   const { x, y } = scales;
   const at = (event: PointerEvent) => {
     const box = svg.current!.getBoundingClientRect();
@@ -54,7 +59,10 @@ export function SectionDrawing({ spec, corner, onCorner, onChange }: SectionDraw
     event.preventDefault();
     event.stopPropagation();
   };
-  const path = outline.map(([z, h], i) => `${i === 0 ? 'M' : 'L'}${x(z)},${y(h)}`).join('') + (spec.closed ? 'Z' : '');
+  const line = (points: readonly SectionPoint[]) =>
+    points.map(([z, h], i) => `${i === 0 ? 'M' : 'L'}${x(z)},${y(h)}`).join('');
+  const path = line(outline) + (spec.closed ? 'Z' : '');
+  const body = isTurned ? `${line([...outline, ...below.toReversed()])}Z` : path;
   return (
     <Box
       component="svg"
@@ -76,8 +84,8 @@ export function SectionDrawing({ spec, corner, onCorner, onChange }: SectionDraw
       onPointerCancel={drop}
       onPointerDown={() => onCorner(undefined)}
     >
-      <SectionRulers scales={scales} outline={outline} />
-      <path d={path} fill={spec.closed ? tokens.leafWash : 'none'} opacity={0.7} />
+      <SectionRulers scales={scales} outline={drawn} isTurned={isTurned} />
+      <path d={body} fill={spec.closed || isTurned ? tokens.leafWash : 'none'} opacity={0.7} />
       {strips.map(({ material }, i) => {
         const [a, b] = [outline[i]!, outline[(i + 1) % outline.length]!];
         const colour = spec.strips[Number(material)]?.colour;

@@ -9,9 +9,11 @@ import { SHEET, type SectionScales } from './fit-section';
 export function SectionRulers({
   scales: { x, y },
   outline,
+  isTurned,
 }: {
   scales: SectionScales;
   outline: readonly SectionPoint[];
+  isTurned: boolean;
 }) {
   const { tokens } = useTheme().vars!.palette;
   const { width, height } = SHEET;
@@ -28,18 +30,25 @@ export function SectionRulers({
       {y.ticks(6).map((h) => (
         <line key={`y${h}`} x1={0} x2={width} y1={y(h)} y2={y(h)} stroke={tokens.line} strokeWidth={0.5} />
       ))}
-      <line x1={x(0) - 9} x2={x(0) + 9} y1={y(0)} y2={y(0)} stroke={tokens.leaf} strokeWidth={1.5} />
-      <line x1={x(0)} x2={x(0)} y1={y(0) - 9} y2={y(0) + 9} stroke={tokens.leaf} strokeWidth={1.5} />
-      <text x={x(0) + 12} y={y(0) - 6} fill={tokens.leaf} fontSize={12}>
+      <line
+        x1={isTurned ? 0 : x(0) - 9}
+        x2={isTurned ? width : x(0) + 9}
+        y1={y(0)}
+        y2={y(0)}
+        stroke={tokens.leaf}
+        strokeWidth={1.5}
+      />
+      {!isTurned && <line x1={x(0)} x2={x(0)} y1={y(0) - 9} y2={y(0) + 9} stroke={tokens.leaf} strokeWidth={1.5} />}
+      <text x={isTurned ? 8 : x(0) + 12} y={y(0) - 6} fill={tokens.leaf} fontSize={12}>
         path
       </text>
       <path d={`M${x(z0)},${low - 4}v8m0,-4H${x(z1)}m0,-4v8`} stroke={tokens.soft} fill="none" />
       <text x={(x(z0) + x(z1)) / 2} y={low + 16} {...text}>
-        {metres(z1 - z0)} wide
+        {metres(z1 - z0)} {isTurned ? 'long' : 'wide'}
       </text>
       <path d={`M${right - 4},${y(y1)}h8m-4,0V${y(y0)}m-4,0h8`} stroke={tokens.soft} fill="none" />
       <text {...text} transform={`translate(${right + 16},${(y(y0) + y(y1)) / 2}) rotate(-90)`}>
-        {metres(y1 - y0)} high
+        {metres(y1 - y0)} {isTurned ? 'thick' : 'high'}
       </text>
     </g>
   );

@@ -58,7 +58,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
         label="Along the run"
         value={finish.fit}
         choices={[
-          { value: 'whole', label: 'whole in each piece' },
+          { value: 'whole', label: 'fits each piece' },
           { value: 'onward', label: 'on from piece to piece' },
         ]}
         onChange={(fit) => onChange({ fit })}

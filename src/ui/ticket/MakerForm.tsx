@@ -2,7 +2,7 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import type { MakerField, MakerFigure } from '../../core/segment/maker';
-import { maker, type MakerSpec } from '../../core/segment/registry';
+import { maker, toDrawn, type MakerSpec } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
 import type { Segment } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -24,14 +24,8 @@ export function MakerForm({ segment, spec }: { segment: Segment; spec: MakerSpec
   };
   const values = spec as unknown as Values;
   const isFine = own.problem?.(spec) === undefined;
-  const toSection = own.toSection && isFine ? own.toSection : undefined;
-  const asSection = () => {
-    if (!toSection) return;
-    const { length, smooth, detail } = { ...(maker('crossSection').defaults as object), ...values } as Values;
-    const section = { ...toSection(spec), kind: 'crossSection', length, smooth, detail } as MakerSpec;
-    edit((project) => setMaker(project, segment.id, section));
-    set({ dialog: 'section' });
-  };
+  const drawn = isFine ? toDrawn(spec) : undefined;
+  const isDrawn = spec.kind === 'crossSection' || spec.kind === 'turnedProfile';
   return (
     <>
       <Box>
@@ -46,14 +40,22 @@ export function MakerForm({ segment, spec }: { segment: Segment; spec: MakerSpec
             />
           ))}
       </Box>
-      {spec.kind === 'crossSection' && (
+      {isDrawn && (
         <Button size="small" variant="outlined" color="secondary" onClick={() => set({ dialog: 'section' })}>
-          Draw the cross-section
+          {spec.kind === 'crossSection' ? 'Draw the cross-section' : 'Draw the profile'}
         </Button>
       )}
-      {toSection && (
-        <Button size="small" variant="outlined" color="secondary" onClick={asSection}>
-          Turn into an outline to draw
+      {drawn && (
+        <Button
+          size="small"
+          variant="outlined"
+          color="secondary"
+          onClick={() => {
+            edit((project) => setMaker(project, segment.id, drawn));
+            set({ dialog: 'section' });
+          }}
+        >
+          {drawn.kind === 'crossSection' ? 'Turn into an outline to draw' : 'Turn into a profile to draw'}
         </Button>
       )}
       {isFine && own.figures && (

@@ -15,6 +15,7 @@ import { trackShoe } from './track-shoe';
 import { tread } from './tread';
 import { tube } from './tube';
 import { turned } from './turned';
+import { turnedProfile } from './turned-profile';
 import { twistedBundle } from './twisted-bundle';
 
 /** In the order in which people are shown them. */
@@ -26,6 +27,7 @@ export const makers = {
   twistedBundle,
   tube,
   turned,
+  turnedProfile,
   coil,
   chainLink,
   trackShoe,

@@ -1,4 +1,4 @@
-import { MAKERS, maker, type MakerName, type MakerSpec } from '../registry';
+import { MAKERS, maker, toDrawn, type MakerName, type MakerSpec } from '../registry';
 import { boxOf } from '../../mesh/box';
 import { isClosed } from '../../mesh/is-closed';
 import { volume } from '../../mesh/measure';
@@ -36,6 +36,7 @@ const specs = MAKERS.flatMap(({ kind, defaults, fields }) => {
   ['square collars', { ...(maker('turned').defaults as Values), roundness: 0 }],
   ['coil without leads', { ...(maker('coil').defaults as Values), leadIn: 0, leadOut: 0 }],
   ['open sheet', { ...(maker('crossSection').defaults as Values), closed: false }],
+  ['profile with open ends', { ...(maker('turnedProfile').defaults as Values), flatEnds: false }],
   ['half an outline', { ...(maker('crossSection').defaults as Values), mirrored: false }],
 ]);
 
@@ -79,7 +80,7 @@ describe.each(specs)('%s', (name, spec) => {
     expect(mesh.uvs.every(Number.isFinite)).toBe(true);
   });
 
-  const isSheet = spec.closed === false || spec.kind === 'shoot';
+  const isSheet = spec.closed === false || spec.flatEnds === false || spec.kind === 'shoot';
   it(isSheet ? 'is a sheet, seen from both sides' : 'is watertight and holds something', () => {
     expect(isClosed(mesh)).toBe(!isSheet);
     if (isSheet) expect(mesh.materials.some(({ doubleSided }) => doubleSided)).toBe(true);
@@ -104,13 +105,54 @@ describe('an outline to draw on', () => {
   it.each(withOutline)('of a %s makes the same solid, strip for strip', (kind) => {
     const spec = maker(kind).defaults as Values & MakerSpec;
     const outline = maker(kind).toSection!(spec);
-    const { smooth = 0.001, length } = spec as Values;
-    const section = { ...(maker('crossSection').defaults as Values), ...outline, length, smooth };
-    const [before, after] = [make(spec), make(section)];
-    expect(volume(after) / volume(before)).toBeCloseTo(1, 6);
+    const [before, after] = [make(spec), make({ ...toDrawn(spec)!, ...(kind === 'tube' && { smooth: 1e-6 }) })];
+    // A tube of 24 sides has less in it than the circle: sin(2 pi / n) n / 2 pi of it.
+    const share = kind === 'tube' ? (24 * Math.sin((2 * Math.PI) / 24)) / (2 * Math.PI) : 1;
+    expect((volume(after) * share) / volume(before)).toBeCloseTo(1, kind === 'tube' ? 4 : 6);
     expect(after.parts.map(({ name }) => name).sort()).toEqual(
       [...outline.strips.map(({ name }) => name), 'Ends'].sort(),
     );
     expect(isClosed(after)).toBe(true);
+  });
+});
+
+describe('a profile to draw on', () => {
+  const turned = { ...(maker('turned').defaults as Values), smooth: 1e-5 };
+  it.each([
+    ['a bare hose', { ribs: 0 }],
+    ['square collars', { roundness: 0.02, ribs: 6 }],
+    ['fittings', { ribs: 0, fittings: 'both' }],
+    ['an open hose with one fitting', { ribs: 0, fittings: 'start', wall: 0.01 }],
+  ])('of %s makes the same solid', (_, change) => {
+    const spec = { ...turned, ...change } as Values & MakerSpec;
+    const drawn = make(toDrawn(spec)! as Values & MakerSpec);
+    expect(isClosed(drawn)).toBe(true);
+    expect(volume(drawn) / volume(make(spec))).toBeCloseTo(1, 4); // the rings of both may have a few sides more or less
+  });
+
+  it('of round ribs comes near: an arc has more in it than a wave', () => {
+    const spec = { ...turned, ribs: 10 } as Values & MakerSpec;
+    const share = volume(make(toDrawn(spec)! as Values & MakerSpec)) / volume(make(spec));
+    expect(Math.abs(share - 1)).toBeLessThan(0.06);
+  });
+
+  it('is not offered where it would have too many corners, nor for what has neither outline nor profile', () => {
+    expect(toDrawn({ ...turned, ribs: 400 } as Values & MakerSpec)).toBeUndefined();
+    expect(toDrawn(maker('rope').defaults as MakerSpec)).toBeUndefined();
+  });
+
+  // A ball: 4/3 pi r^3; a cone: pi r^2 h / 3 (elementary).
+  it('has the volume of the ball and the cone that it describes', () => {
+    const strips = [{ name: 'Skin', colour: '#808080', roughness: 1, metalness: 0 }];
+    const base = { ...(maker('turnedProfile').defaults as Values), strips, smooth: 1e-6 };
+    const ball = make({ ...base, corners: [{ z: 0, y: 0, bulge: -1, strip: 0 }, { z: 1, y: 0, strip: 0 }] }); // prettier-ignore
+    expect(volume(ball)).toBeCloseTo(Math.PI / 6, 4);
+    const cone = make({ ...base, corners: [{ z: 0, y: 0.5, strip: 0 }, { z: 2, y: 0, strip: 0 }] }); // prettier-ignore
+    expect(volume(cone)).toBeCloseTo((Math.PI * 0.25 * 2) / 3, 4);
+  });
+
+  it('needs a length and a thickness', () => {
+    const flat = { ...(maker('turnedProfile').defaults as object as MakerSpec), corners: [{ z: 0, y: 0, strip: 0 }, { z: 1, y: 0, strip: 0 }] }; // prettier-ignore
+    expect(maker('turnedProfile').problem!(flat)).toMatchObject({ code: 'profile.flat' });
   });
 });

@@ -17,6 +17,15 @@ export const tube = defineMaker({
   }),
   defaults: { kind: 'tube', length: 1, radius: 0.05, sides: 24 },
   fields: [metresField('length', 'Length', 0.1), metresField('radius', 'Radius', 0.005), countField('sides', 'Sides')],
+  toSection: ({ radius }) => ({
+    corners: [0, 1, 2, 3].map((i) => {
+      const angle = (-Math.PI / 2) * i;
+      return { z: radius * Math.cos(angle), y: radius * Math.sin(angle), bulge: -Math.tan(Math.PI / 8), strip: 0 };
+    }),
+    strips: [{ name: 'Skin', colour: '#3d4548', roughness: 0.6, metalness: 0 }],
+    mirrored: false,
+    closed: true,
+  }),
   make({ length, radius, sides }) {
     const outline = Array.from({ length: sides }, (_, i): SectionPoint => {
       const angle = (-2 * Math.PI * i) / sides;

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
-import { paint } from '../colour';
-import { countField, defineMaker, metresField } from '../maker';
+import { paint, toHex } from '../colour';
+import type { SectionCorner } from '../cross-section';
+import { countField, defineMaker, metresField, type TurnedOutline } from '../maker';
 import { revolveProfile, type ProfilePoint } from '../shapes/revolve';
 import { arcSteps, circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 
@@ -32,9 +33,16 @@ interface Leg {
   readonly material: number[];
 }
 
+/** Where the hose itself begins and ends between its fittings. */
+function hoseReach({ length, fittings, fittingLength }: TurnedSpec): readonly [number, number] {
+  const fitting = Math.min(fittingLength, length * 0.45);
+  const has = (end: 'start' | 'end') => fittings === end || fittings === 'both';
+  return [has('start') ? fitting : 0, length - (has('end') ? fitting : 0)];
+}
+
 /** The outside from start to end: fittings at the ends, ribs between them. */
 function outside(spec: TurnedSpec): Leg {
-  const { length, radius, ribs, ribHeight, ribWidth, roundness, fittings, fittingLength, fittingHeight } = spec;
+  const { length, radius, ribs, ribHeight, ribWidth, roundness, fittingHeight } = spec;
   const profile: ProfilePoint[] = [];
   const material: number[] = [];
   const to = (x: number, r: number, wear: number, isEdge = true) => {
@@ -43,9 +51,7 @@ function outside(spec: TurnedSpec): Leg {
     if (profile.length > 0) material.push(wear);
     profile.push({ x, r, isEdge });
   };
-  const most = length * 0.45;
-  const start = fittings === 'start' || fittings === 'both' ? Math.min(fittingLength, most) : 0;
-  const end = length - (fittings === 'end' || fittings === 'both' ? Math.min(fittingLength, most) : 0);
+  const [start, end] = hoseReach(spec);
   const collar = (from: number, till: number) => {
     const high = radius + fittingHeight;
     const bevel = Math.min(fittingHeight, (till - from) / 2) * 0.25;
@@ -82,6 +88,47 @@ function outside(spec: TurnedSpec): Leg {
     collar(end, length);
   }
   return { profile, material };
+}
+
+/** The hose as a drawing: ribs as arcs where they are round, as straight flanks where they are not. */
+function profileOf(spec: TurnedSpec): TurnedOutline | undefined {
+  const { length, radius, ribs, ribHeight, ribWidth, roundness, wall } = spec;
+  const bare = outside({ ...spec, ribs: 0 });
+  const [start, end] = hoseReach(spec);
+  const spacing = (end - start) / Math.max(ribs, 1);
+  const wide = spacing * ribWidth;
+  const ribCorners = Array.from({ length: ribHeight > 0 ? ribs : 0 }, (_, i): SectionCorner[] => {
+    const from = start + spacing * i + (spacing - wide) / 2;
+    const corner = (z: number, y: number, bulge?: number) => ({
+      z,
+      y,
+      strip: HOSE,
+      ...(bulge !== undefined && { bulge }),
+    });
+    if (roundness > 0.5)
+      return [corner(from, radius, -Math.min(ribHeight / (wide / 2), 1)), corner(from + wide, radius)];
+    const flank = (wide / 2) * Math.max(roundness, 0.02);
+    return [
+      corner(from, radius),
+      corner(from + flank, radius + ribHeight),
+      corner(from + wide - flank, radius + ribHeight),
+      corner(from + wide, radius),
+    ];
+  }).flat();
+  const bareCorners = bare.profile.map(({ x, r }, i) => ({ z: x, y: r, strip: bare.material[i] ?? HOSE }));
+  const before = bareCorners.filter(({ z: x }) => x <= start + 1e-9);
+  const after = bareCorners.filter(({ z: x }) => x > start + 1e-9);
+  const inside = wall > 0 ? [length, 0].map((x) => ({ z: x, y: radius - wall, strip: HOSE })) : [];
+  const closing = wall > 0 ? [{ ...before[0]! }] : [];
+  const corners = [...before, ...ribCorners, ...after, ...inside, ...closing];
+  if (corners.length > 400) return undefined;
+  const strips = MATERIALS.map(({ name, colour, roughness, metalness }) => ({
+    name,
+    colour: toHex(colour),
+    roughness,
+    metalness,
+  }));
+  return { corners, strips, flatEnds: wall === 0 };
 }
 
 /** A turned bar or hose about the path: ribs, corrugations, collars and end fittings. */
@@ -131,6 +178,7 @@ export const turned = defineMaker({
   ],
   problem: ({ wall, radius }) =>
     wall < radius ? undefined : { code: 'turned.wall', path: [], facts: { wall, radius } },
+  toProfile: (spec) => profileOf(spec),
   make(spec) {
     const { length, radius, ribHeight, fittingHeight, fittings, wall } = spec;
     const { profile, material } = outside(spec);
