@@ -10,6 +10,11 @@ const megabytes = (bytes: number | string | undefined): string => `${Math.round(
 const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => string>> = {
   'curve.too-few-points': (f) =>
     `The path needs ${f.needed} points at different places and has ${f.given}. Draw more with the pen.`,
+  'curve.no-length': () => 'The path has no length: its radii or turns are nothing. Change its numbers in step 2.',
+  'belt.overlap': (f) =>
+    `Wheels ${f.first} and ${f.second} overlap, so no belt fits round both. Move them apart or make them smaller in step 2.`,
+  'belt.misses': (f) =>
+    `The belt does not touch wheel ${f.wheel} from its side. Move it, or let it press from the other side in step 2.`,
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,
   'section.too-few-corners': (f) =>

@@ -40,7 +40,8 @@ export function buildArcTable(curve: Curve): ArcTable {
     const middle = (u0 + u1) / 2;
     const left = integrate(speed, u0, middle);
     const right = integrate(speed, middle, u1);
-    if (Math.abs(left + right - whole) <= allowed || depth >= MAX_DEPTH) {
+    const isRough = Math.abs(left + right - whole) > allowed; // of what is no number neither half would be better
+    if (!isRough || depth >= MAX_DEPTH) {
       panels.push(u0, length, middle, length + left);
       length += left + right;
       planLength += integrate(planSpeed, u0, middle) + integrate(planSpeed, middle, u1);

@@ -9,6 +9,21 @@ export interface ReducedRounding {
   readonly used: number;
 }
 
+/** A number of a kind as a form shows it. Metres, radians, or plain. */
+export interface CurveField {
+  readonly key: string;
+  readonly label: string;
+  readonly unit: 'm' | 'ratio' | 'angle';
+  readonly initial: number;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+}
+
+/** What a path says for a field, within its bounds. */
+export const fieldValue = ({ numbers }: Pick<PathShape, 'numbers'>, { key, initial, min, max }: CurveField): number =>
+  Math.min(Math.max(numbers?.[key] ?? initial, min), max);
+
 /** The points of a path after one was put in, and the number that it has. */
 export interface InsertedPoint {
   readonly points: readonly PathPoint[];
@@ -24,9 +39,21 @@ export interface CurveKind<K extends string = string> {
   readonly label: string;
   /** One line that says what the kind is for. */
   readonly hint: string;
-  /** Which optional values of a point the kind reads. */
-  readonly uses: { readonly radius: boolean; readonly handles: boolean };
-  /** Problems: `curve.too-few-points` with `needed` and `given` (points that differ). */
+  /** Whether the curve goes through its points, or is made of few numbers and points that need not lie on it. */
+  readonly group: 'points' | 'numbers';
+  /** Which optional values of a point the kind reads; a radius by its name. */
+  readonly uses: {
+    readonly radius: boolean;
+    readonly handles: boolean;
+    readonly manners?: boolean;
+    readonly weight?: boolean;
+    readonly side?: boolean;
+    readonly radiusLabel?: string;
+  };
+  readonly fields?: readonly CurveField[];
+  /** It always runs into itself. */
+  readonly alwaysClosed?: boolean;
+  /** Problems: `curve.too-few-points` with `needed` and `given` (points that differ), and the kind's own. */
   compile(shape: PathShape): Result<Curve>;
   /**
    * The points with one more, and which it is, on `leg` (0 = between the first two points), at share `t` in [0, 1] of the leg's own

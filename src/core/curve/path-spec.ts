@@ -6,6 +6,8 @@ const coordinate = z.number().min(-1e6).max(1e6);
 /** Metres; each coordinate within a thousand kilometres of the origin. */
 export const vec3Schema = z.tuple([coordinate, coordinate, coordinate]).readonly();
 
+export const POINT_MANNERS = ['corner', 'smooth', 'handles'] as const;
+
 /** One point of a path. What a kind does not use it keeps, so that changing the kind and back loses nothing. */
 export const pathPointSchema = z.strictObject({
   position: vec3Schema,
@@ -16,7 +18,17 @@ export const pathPointSchema = z.strictObject({
   handleOut: vec3Schema.optional(),
   /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. */
   held: z.literal(true).optional(),
+  /** On a mixed path: what the curve does here; absent = smooth. */
+  as: z.enum(POINT_MANNERS).optional(),
+  /** On a mixed path: the leg after this point is straight. */
+  straight: z.literal(true).optional(),
+  /** How strongly the curve of a control polygon is pulled here; absent = 1. */
+  weight: z.number().min(1e-3).max(1e3).optional(),
+  /** The wheel of a belt here presses from outside. */
+  outside: z.literal(true).optional(),
 });
+
+export type PointManner = (typeof POINT_MANNERS)[number];
 
 export interface PathPoint {
   readonly position: Vec3;
@@ -24,6 +36,10 @@ export interface PathPoint {
   readonly handleIn?: Vec3 | undefined;
   readonly handleOut?: Vec3 | undefined;
   readonly held?: true | undefined;
+  readonly as?: PointManner | undefined;
+  readonly straight?: true | undefined;
+  readonly weight?: number | undefined;
+  readonly outside?: true | undefined;
 }
 
 /** The point without hold on its tangent. */
@@ -36,6 +52,8 @@ export function letGo(point: PathPoint): PathPoint {
 export interface PathShape {
   readonly closed: boolean;
   readonly points: readonly PathPoint[];
+  /** What the kind asks for beside the points, by the keys of its fields. */
+  readonly numbers?: Readonly<Record<string, number>> | undefined;
 }
 
 /** Most points that a path may have. */

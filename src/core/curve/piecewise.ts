@@ -52,6 +52,39 @@ export function cubicPiece(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3): Piece {
   };
 }
 
+/** x, y and z times the weight, and the weight. */
+export type Weighted = readonly [number, number, number, number];
+
+/** A rational cubic Bezier piece; derivatives by the quotient rule (Piegl & Tiller, The NURBS Book, section 4.3). */
+export function rationalPiece(controls: readonly [Weighted, Weighted, Weighted, Weighted]): Piece {
+  const [p0, p1, p2, p3] = controls;
+  // Power basis by axis and for the weight: a + t (b + t (c + t d)).
+  const k = Float64Array.from(
+    [0, 1, 2, 3].flatMap((c) => [
+      p0[c]!,
+      3 * (p1[c]! - p0[c]!),
+      3 * (p0[c]! - 2 * p1[c]! + p2[c]!),
+      p3[c]! - p0[c]! + 3 * (p1[c]! - p2[c]!),
+    ]),
+  );
+  const value = (c: number, t: number) => k[c]! + t * (k[c + 1]! + t * (k[c + 2]! + t * k[c + 3]!));
+  const first = (c: number, t: number) => k[c + 1]! + t * (2 * k[c + 2]! + 3 * t * k[c + 3]!);
+  const second = (c: number, t: number) => 2 * k[c + 2]! + 6 * t * k[c + 3]!;
+  return (out, at, t, order) => {
+    const w = value(12, t);
+    const w1 = order > 0 ? first(12, t) : 0;
+    const w2 = order > 1 ? second(12, t) : 0;
+    for (let c = 0; c < 3; c++) {
+      const point = value(c * 4, t) / w;
+      if (order === 0) out[at + c] = point;
+      else {
+        const velocity = (first(c * 4, t) - w1 * point) / w;
+        out[at + c] = order === 1 ? velocity : (second(c * 4, t) - 2 * w1 * velocity - w2 * point) / w;
+      }
+    }
+  };
+}
+
 /** Joins pieces end to end over equal shares of u. `pointParams` are u values, see {@link Curve}. */
 export function piecewise(pieces: readonly Piece[], closed: boolean, pointParams: Float64Array): Curve {
   const n = pieces.length;

@@ -16,6 +16,8 @@ export const curveSpecSchema = z.strictObject({
   kind: z.enum(Object.keys(kinds) as [CurveKindName, ...CurveKindName[]]),
   closed: z.boolean(),
   points: z.array(pathPointSchema).max(MAX_PATH_POINTS).readonly(),
+  /** What the kind asks for beside the points, by key. */
+  numbers: z.record(z.string().max(40), z.number().min(-1e6).max(1e6)).optional(),
 });
 
 export interface CurveSpec extends PathShape {

@@ -1,17 +1,64 @@
+import { buildArcTable } from '../arc-table';
+import { fitHandles } from '../fit-handles';
+import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
-import type { CurveKindName, CurveSpec } from '../registry';
+import type { PathPoint, PointManner } from '../path-spec';
+import { compileCurve, curveKind, type CurveKindName, type CurveSpec } from '../registry';
 
 /** Rounding radius that corners get when a path first becomes straight legs, as a share of the shorter leg beside them. */
 const ROUNDING_SHARE = 0.3;
+/** How near the points of a converted path keep to what it was, as a share of its length. */
+const FIT_SHARE = 1e-5;
 
-/** The points as another kind. From smooth to handles the curve stays the same; otherwise the points do. */
+/**
+ * The path as another kind. What one kind can draw as the other does stays the same curve; a path of few numbers becomes points and
+ * handles within a hundred-thousandth of its length. Otherwise the points stay, and {@link deviation} tells what that does.
+ */
 export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   if (kind === spec.kind) return spec;
+  const [before, after] = [curveKind(spec), curveKind({ kind })];
+  const isPulled = before.group === 'numbers' || before.uses.weight;
+  const takesPoints = after.group === 'points' && !after.uses.weight;
+  if (isPulled && takesPoints && !(spec.kind === 'eased' && kind === 'straight')) return fitted(spec, kind);
   if (kind === 'handles' && spec.kind === 'smooth') return { ...spec, ...smoothToHandles(spec), kind };
-  if (kind === 'straight' && spec.points.every((point) => point.radius === undefined)) {
+  if (kind === 'handles' && spec.kind === 'mixed') return { ...spec, points: withControls(spec), kind };
+  if (kind === 'mixed') return { ...spec, kind, points: spec.points.map((point) => asManner(point, spec.kind)) };
+  const takesRadius = after.uses.radius && !after.uses.manners && !after.uses.side;
+  if (takesRadius && spec.points.every((point) => point.radius === undefined)) {
     return { ...spec, kind, points: spec.points.map((point, i) => ({ ...point, radius: startRadius(spec, i) })) };
   }
   return { ...spec, kind };
+}
+
+/** Points and handles along the curve; held, so that a smooth path keeps them too. The path as it is where it is no curve yet. */
+function fitted(spec: CurveSpec, kind: CurveKindName): CurveSpec {
+  const compiled = compileCurve(spec);
+  if (!compiled.ok) return { ...spec, kind };
+  const { closed } = compiled.value;
+  const points = fitHandles(compiled.value, buildArcTable(compiled.value).length * FIT_SHARE);
+  if (kind === 'smooth') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, held: true })) };
+  if (kind === 'mixed') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, as: 'handles' })) };
+  return { ...spec, kind, closed, points };
+}
+
+const MANNERS: Partial<Record<CurveKindName, PointManner>> = {
+  straight: 'corner',
+  eased: 'corner',
+  handles: 'handles',
+};
+
+function asManner(point: PathPoint, kind: CurveKindName): PathPoint {
+  const { held, ...free } = point;
+  return { ...free, as: held && kind === 'smooth' ? 'handles' : (MANNERS[kind] ?? 'smooth') };
+}
+
+/** The points of a mixed path with the handles that draw it; rounded corners become sharp. */
+function withControls(spec: CurveSpec): PathPoint[] {
+  return spec.points.map((point, i) => {
+    const controls = controlsAt(spec, i);
+    const { as, straight, ...free } = point;
+    return { ...free, ...controls };
+  });
 }
 
 /** A first rounding that fits between its neighbours, metres, to the centimetre. */

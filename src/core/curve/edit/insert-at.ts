@@ -8,7 +8,7 @@ export interface Inserted {
   readonly point: number;
 }
 
-/** The path with a point more at `station` (metres), its shape kept; undefined where the path is not yet a curve. */
+/** The path with a point more at `station` (metres), its shape kept; undefined where the path is not yet a curve, or takes no more points. */
 export function insertAt(spec: CurveSpec, station: number): Inserted | undefined {
   const compiled = compileCurve(spec);
   if (!compiled.ok) return undefined;
@@ -22,5 +22,5 @@ export function insertAt(spec: CurveSpec, station: number): Inserted | undefined
   const [u0, u1] = legRange(curve, leg);
   const t = u1 > u0 ? Math.min(Math.max((u[0]! - u0) / (u1 - u0), 0), 1) : 0;
   const { points, index } = curveKind(spec).insert(spec, leg, t);
-  return { spec: { ...spec, points }, point: index };
+  return index < 0 ? undefined : { spec: { ...spec, points }, point: index };
 }

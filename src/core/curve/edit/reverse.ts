@@ -3,7 +3,13 @@ import type { CurveSpec } from '../registry';
 
 /** The same curve run through the other way; a closed one keeps its first point. Twice is the identity. */
 export function reversePath(spec: CurveSpec): CurveSpec {
-  const turned = [...spec.points].reverse().map(swapHandles);
+  const n = spec.points.length;
+  // A straight leg is marked at the point before it, which is the one after it now.
+  const turned = [...spec.points].reverse().map((point, k) => {
+    const { straight } = spec.points[(2 * n - 2 - k) % n] ?? {};
+    const { straight: own, ...rest } = swapHandles(point);
+    return { ...rest, ...(straight && { straight }) };
+  });
   const points = spec.closed && turned.length > 0 ? [turned[turned.length - 1]!, ...turned.slice(0, -1)] : turned;
   return { ...spec, points };
 }

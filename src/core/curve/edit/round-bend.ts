@@ -20,6 +20,8 @@ const REACH = 2;
  * does not get there.
  */
 export function roundBend(spec: CurveSpec, station: number, radius: number): CurveSpec | undefined {
+  const { group, uses, alwaysClosed } = curveKind(spec);
+  if (alwaysClosed || (group === 'numbers' && !uses.radius)) return undefined; // its bends follow from its numbers
   const start = measure(spec);
   const middle = start && nearestInner(spec, start, () => true, station);
   if (!start || middle === undefined) return undefined;

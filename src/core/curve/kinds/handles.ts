@@ -11,6 +11,7 @@ export const handles = defineCurveKind({
   kind: 'handles',
   label: 'With handles',
   hint: 'Each point has two handles that shape the curve',
+  group: 'points',
   uses: { radius: false, handles: true },
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
@@ -45,7 +46,7 @@ export const handles = defineCurveKind({
 });
 
 /** The four control points of the leg from `from` to `to`. */
-function legControls(from: PathPoint, to: PathPoint): [Vec3, Vec3, Vec3, Vec3] {
+export function legControls(from: PathPoint, to: PathPoint): [Vec3, Vec3, Vec3, Vec3] {
   const third = scale(sub(to.position, from.position), 1 / 3);
   return [
     from.position,

@@ -35,8 +35,11 @@ const shape = (spec: CurveSpec, n = 40) => {
 const farthest = (a: number[][], b: number[][]) =>
   Math.max(...a.map((p, i) => Math.hypot(...p.map((c, k) => c - b[i]![k]!))));
 
-describe('every kind of path', () => {
-  describe.each(CURVE_KINDS.map(({ kind }) => kind))('%s', (kind) => {
+/** Kinds whose curves go through their points. */
+const THROUGH = CURVE_KINDS.filter(({ group, uses }) => group === 'points' && !uses.weight).map(({ kind }) => kind);
+
+describe('every kind of path through its points', () => {
+  describe.each(THROUGH)('%s', (kind) => {
     it.each([false, true])(
       'has ascending breaks and velocities that match differences of points (closed: %s)',
       (closed) => {
@@ -252,7 +255,7 @@ describe('handles', () => {
 });
 
 describe('roundBend', () => {
-  it.each(CURVE_KINDS.map(({ kind }) => kind))('opens a sharp bend of a %s path to the radius asked for', (kind) => {
+  it.each(THROUGH)('opens a sharp bend of a %s path to the radius asked for', (kind) => {
     const spec = changeKind(
       pathOf(
         'smooth',
@@ -279,7 +282,7 @@ describe('roundBend', () => {
 });
 
 it('any path through random points compiles, and its chord is never longer than its arc', () => {
-  const coordinate = fc.double({ min: -100, max: 100, noNaN: true });
+  const coordinate = fc.integer({ min: -100_000, max: 100_000 }).map((mm) => mm / 1000);
   fc.assert(
     fc.property(
       fc.array(fc.tuple(coordinate, coordinate, coordinate), { minLength: 2, maxLength: 9 }),
@@ -295,6 +298,6 @@ it('any path through random points compiles, and its chord is never longer than 
         expect(length).toBeGreaterThanOrEqual(Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!, a[2]! - b[2]!) * (1 - 1e-9));
       },
     ),
-    { numRuns: 120, seed: 7 },
+    { numRuns: 240, seed: 7 },
   );
 });

@@ -15,6 +15,7 @@ export const smooth = defineCurveKind({
   kind: 'smooth',
   label: 'Smooth',
   hint: 'One flowing curve through every point',
+  group: 'points',
   uses: { radius: false, handles: false },
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
@@ -58,7 +59,7 @@ const heldControl = ({ position, held, ...of }: PathPoint, handle: 'handleIn' | 
   held && of[handle] && add(position, of[handle]);
 
 /** Velocity per knot at every point; undefined at open ends. */
-function knotTangents(p: readonly Vec3[], closed: boolean): (Vec3 | undefined)[] {
+export function knotTangents(p: readonly Vec3[], closed: boolean): (Vec3 | undefined)[] {
   return p.map((point, i) => {
     if (!closed && (i === 0 || i === p.length - 1)) return undefined;
     const before = p[(i + p.length - 1) % p.length]!;
@@ -73,7 +74,7 @@ function knotTangents(p: readonly Vec3[], closed: boolean): (Vec3 | undefined)[]
 }
 
 /** The control point near `a` that makes the cubic a-?-c2-b a parabola. */
-function parabolaControl(a: Vec3, b: Vec3, c2: Vec3): Vec3 {
+export function parabolaControl(a: Vec3, b: Vec3, c2: Vec3): Vec3 {
   const q = add(b, scale(sub(c2, b), 1.5));
   return lerp(a, q, 2 / 3);
 }

@@ -1,0 +1,112 @@
+import { fail, ok } from '../../math/result';
+import { anyNormal, cross, distance, normalize, sub, type Vec3 } from '../../math/vec3';
+import { defineCurveKind, fieldValue, type CurveField } from '../curve-kind';
+import { toDistinctPoints } from '../distinct-points';
+import { piecewise, type Piece } from '../piecewise';
+
+const START: CurveField = {
+  key: 'startRadius',
+  label: 'Radius at the foot',
+  unit: 'm',
+  initial: 1,
+  min: 0,
+  max: 1e4,
+  step: 0.05,
+};
+const END: CurveField = {
+  key: 'endRadius',
+  label: 'Radius at the top',
+  unit: 'm',
+  initial: 1,
+  min: 0,
+  max: 1e4,
+  step: 0.05,
+};
+const TURNS: CurveField = {
+  key: 'turns',
+  label: 'Turns (negative: the other way)',
+  unit: 'ratio',
+  initial: 3,
+  min: -1000,
+  max: 1000,
+  step: 0.25,
+};
+const FROM: CurveField = {
+  key: 'startAngle',
+  label: 'Starts at',
+  unit: 'angle',
+  initial: 0,
+  min: -1000,
+  max: 1000,
+  step: Math.PI / 36,
+};
+
+/** Pieces a turn: arc length is then found to full precision. */
+const PIECES = 8;
+
+/** Winds about the line from the first point to the second; radius and rise change evenly with the turns. One point: flat on the ground. */
+export const helix = defineCurveKind({
+  kind: 'helix',
+  label: 'Helix or spiral',
+  hint: 'Winds about the line from the first point to the second',
+  group: 'numbers',
+  uses: { radius: false, handles: false },
+  fields: [START, END, TURNS, FROM],
+  compile(shape) {
+    const { points, from } = toDistinctPoints(shape);
+    if (points.length < 1) return fail('curve.too-few-points', { needed: 1, given: 0 });
+    const [r0, r1, turns, start] = [START, END, TURNS, FROM].map((field) => fieldValue(shape, field)) as Four;
+    const foot = points[0]!.position;
+    const top = points[1]?.position ?? foot;
+    const rise = distance(foot, top);
+    if (rise === 0 && (Math.max(r0, r1) === 0 || turns === 0)) return fail('curve.no-length');
+    const axis = rise > 0 ? normalize(sub(top, foot)) : ([0, 1, 0] as Vec3);
+    const e1 = Math.abs(axis[1]) > 0.999 ? ([1, 0, 0] as Vec3) : anyNormal(axis);
+    const e2 = cross(axis, e1);
+    const count = Math.max(1, Math.ceil(Math.abs(turns) * PIECES));
+    const whole: Whole = { foot, axis, e1, e2, r0, slope: r1 - r0, rise, start, angle: -2 * Math.PI * turns };
+    const pieces = Array.from({ length: count }, (_, k) => windingPiece(whole, k / count, 1 / count));
+    return ok(
+      piecewise(
+        pieces,
+        false,
+        Float64Array.from(from, (i) => (i === 0 ? 0 : 1)),
+      ),
+    );
+  },
+  insert: (shape) => ({ points: shape.points, index: -1 }),
+});
+
+type Four = [number, number, number, number];
+
+interface Whole {
+  readonly foot: Vec3;
+  readonly axis: Vec3;
+  readonly e1: Vec3;
+  readonly e2: Vec3;
+  readonly r0: number;
+  readonly slope: number;
+  readonly rise: number;
+  readonly start: number;
+  readonly angle: number;
+}
+
+/** foot + rise s axis + (r0 + slope s)(cos a e1 + sin a e2) with a = start + angle s, for s from `from` over `share`. */
+function windingPiece(
+  { foot, axis, e1, e2, r0, slope, rise, start, angle }: Whole,
+  from: number,
+  share: number,
+): Piece {
+  return (out, at, t, order) => {
+    const s = from + share * t;
+    const [c, n] = [Math.cos(start + angle * s), Math.sin(start + angle * s)];
+    const r = r0 + slope * s;
+    // Along e1 and e2, and its derivatives by s.
+    const [x, y] = order === 0 ? [r * c, r * n] : order === 1 ? [slope * c - r * angle * n, slope * n + r * angle * c] : [-2 * slope * angle * n - r * angle * angle * c, 2 * slope * angle * c - r * angle * angle * n]; // prettier-ignore
+    const h = order === 0 ? rise * s : order === 1 ? rise : 0;
+    const k = share ** order;
+    for (let i = 0; i < 3; i++) {
+      out[at + i] = (order === 0 ? foot[i]! : 0) + k * (x * e1[i]! + y * e2[i]! + h * axis[i]!);
+    }
+  };
+}
