@@ -161,3 +161,34 @@ test('the reach is shortened in the straight view, and pointing at a station mar
     .textContent();
   await expect(page.getByRole('region', { name: 'Bent view' }).getByText(shown!)).toBeVisible();
 });
+
+test('a path of few numbers follows them, becomes points where it lies, and says how far others move it', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await page.getByRole('radio', { name: 'Hanging line' }).click();
+  await settled(page);
+  const straight = await pathLength(page);
+  await page.getByLabel('Slack', { exact: true }).fill('20 %');
+  await page.keyboard.press('Enter');
+  await settled(page);
+  const hung = await pathLength(page);
+  expect(hung / straight).toBeCloseTo(1.2 / 1.05, 2);
+  await page.getByRole('radio', { name: 'With handles' }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(hung, 1);
+  await expect(page.getByText(/^The path now runs up to/)).toHaveCount(1); // told of the hanging line alone
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(128.3, 0);
+  await page.getByRole('radio', { name: 'Mixed' }).click();
+  await disc(page, 3).focus();
+  await page.getByLabel('Straight to the next').check();
+  await settled(page);
+  expect(await pathLength(page)).not.toBeCloseTo(128.3, 1);
+  await page.getByRole('button', { name: /^4\s*Bending/ }).click();
+  await page.getByRole('radio', { name: 'Face the bend' }).click();
+  await settled(page);
+});

@@ -13,7 +13,7 @@ export interface ReducedRounding {
 export interface CurveField {
   readonly key: string;
   readonly label: string;
-  readonly unit: 'm' | 'ratio' | 'angle';
+  readonly unit: 'm' | 'ratio' | 'share' | 'angle';
   readonly initial: number;
   readonly min: number;
   readonly max: number;

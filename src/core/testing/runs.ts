@@ -5,6 +5,7 @@ import { buildArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import { compileCurve, type CurveSpec } from '../curve/registry';
 import { buildFrameTable, type FrameTableOptions } from '../frames/build-frame-table';
+import type { FrameRuleName } from '../frames/registry';
 import type { FrameTable } from '../frames/frame-table';
 import { NO_VARIATION } from '../laying/variation';
 import type { Result } from '../math/result';
@@ -22,7 +23,7 @@ export const compiled = (spec: CurveSpec): Curve => unwrap(compileCurve(spec));
 
 export const tableOf = (
   curve: Curve,
-  rule: 'leastTwist' | 'upright',
+  rule: FrameRuleName,
   options?: FrameTableOptions,
   up: [number, number, number] = [0, 1, 0],
 ): FrameTable => buildFrameTable(buildArcTable(curve), { rule, up }, options);

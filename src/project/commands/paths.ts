@@ -71,5 +71,9 @@ export const reverse = (project: Project, id: string): Project => changeCurve(pr
 export const setCurveKind = (project: Project, id: string, kind: CurveKindName): Project =>
   changeCurve(project, id, (curve) => changeKind(curve, kind));
 
+/** Sets one of the numbers that the path's kind asks for. */
+export const setNumber = (project: Project, id: string, key: string, value: number): Project =>
+  changeCurve(project, id, (curve) => ({ ...curve, numbers: { ...curve.numbers, [key]: value } }));
+
 export const setClosed = (project: Project, id: string, closed: boolean): Project =>
   changeCurve(project, id, (curve) => ({ ...curve, closed }));

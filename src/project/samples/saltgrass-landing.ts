@@ -1,3 +1,4 @@
+import type { CurveSpec } from '../../core/curve/registry';
 import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-mesh';
 import type { MakerName, MakerSpec } from '../../core/segment/registry';
 import type { FinishSpec } from '../../core/segment/finish/finish-spec';
@@ -5,19 +6,7 @@ import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
 import { FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
-import {
-  ANCHOR,
-  BUCKETS,
-  CAUSEWAY,
-  DRIFTWOOD,
-  HONEYSUCKLE,
-  HOSE,
-  LAMP,
-  MOORING,
-  STAIR,
-  WIRES,
-  type Place,
-} from './landing-paths';
+import { ANCHOR, BUCKETS, CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, STAIR, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -27,8 +16,7 @@ interface Sample {
   readonly id: string;
   readonly name: string;
   readonly spec: MakerSpec;
-  readonly points: readonly Place[];
-  readonly closed?: boolean;
+  readonly curve: CurveSpec;
   readonly job?: { readonly [K in keyof typeof JOB_DEFAULTS]?: Partial<(typeof JOB_DEFAULTS)[K]> };
 }
 
@@ -58,29 +46,28 @@ const SAMPLES: readonly Sample[] = [
     name: 'Mooring line',
     spec: made('rope', { strandSize: 0.045, layLength: 0.32, smooth: 0.0015 }),
     finishes: [patterned('Strands', '#d2b684', 'fibre', 0.16)],
-    points: MOORING,
+    curve: MOORING,
     job: { bending: LEAST_TWIST },
   },
   {
     id: 'anchor-chain',
     name: 'Anchor chain',
     spec: made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }),
-    points: ANCHOR,
+    curve: ANCHOR,
     job: { bending: LEAST_TWIST },
   },
   {
     id: 'bucket-chain',
     name: 'Bucket chain',
     spec: made('bucket', { pitch: 0.7, width: 0.7, depth: 0.42, smooth: 0.006 }),
-    points: BUCKETS,
-    closed: true,
+    curve: BUCKETS,
     job: { bending: { frames: { rule: 'leastTwist', up: [0, 1, 0] } } },
   },
   {
     id: 'stair-treads',
     name: 'Beacon stair',
     spec: made('tread', { going: 0.26, width: 0.85 }),
-    points: STAIR,
+    curve: STAIR,
     job: { laying: { variation: { tint: 0.25, shift: 0, seed: 4 } } },
   },
   {
@@ -95,7 +82,7 @@ const SAMPLES: readonly Sample[] = [
       leadOut: 0.18,
       smooth: 0.0008,
     }),
-    points: LAMP,
+    curve: LAMP,
     job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
   },
   {
@@ -113,21 +100,21 @@ const SAMPLES: readonly Sample[] = [
       smooth: 0.0015,
     }),
     finishes: [patterned('Fitting', '#c79d58', 'brushed', 0.2, { roughness: 0.7, metalness: 1 })],
-    points: HOSE,
+    curve: HOSE,
     job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
   },
   {
     id: 'signal-wires',
     name: 'Signal wires',
     spec: made('twistedBundle', { cords: 4, size: 0.03, length: 0.5, smooth: 0.001 }),
-    points: WIRES,
+    curve: WIRES,
     job: { bending: LEAST_TWIST },
   },
   {
     id: 'honeysuckle',
     name: 'Honeysuckle',
     spec: made('shoot', { length: 3.6, radius: 0.014, nodes: 30, leaf: 0.11, smooth: 0.001 }),
-    points: HONEYSUCKLE,
+    curve: HONEYSUCKLE,
     job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
   },
   {
@@ -141,7 +128,7 @@ const SAMPLES: readonly Sample[] = [
       size: { of: 'length', metres: 7.1 },
       clean: { ...CLEAN_DEFAULTS, weld: 0.0005, specks: 0.01 },
     },
-    points: DRIFTWOOD,
+    curve: DRIFTWOOD,
     job: { laying: { rule: 'onePiece' } },
   },
 ];
@@ -154,10 +141,10 @@ const segmentOf = ({ id, spec, prepare, finishes = [] }: Sample): Segment => ({
   finishes,
 });
 
-const pathOf = ({ id, name, points, closed = false }: Sample): Path => ({
+const pathOf = ({ id, name, curve }: Sample): Path => ({
   id: `${id}-path`,
   name: `${name} path`,
-  curve: { kind: 'smooth', closed, points: points.map(([x, y, z]) => ({ position: [x, y, z] })) },
+  curve: curve as Path['curve'],
 });
 
 const runOf = ({ id, name, spec, job = {} }: Sample): Run => ({
@@ -197,7 +184,7 @@ export const causeway = (): Project => ({
     {
       id: 'causeway-line',
       name: 'Causeway line',
-      curve: { kind: 'smooth', closed: false, points: CAUSEWAY.map(([x, y, z]) => ({ position: [x, y, z] })) },
+      curve: CAUSEWAY as Path['curve'],
     },
   ],
   runs: [

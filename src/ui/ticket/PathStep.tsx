@@ -1,13 +1,26 @@
 'use client';
 
-import { Box, Button, FormControlLabel, Switch, Typography } from '@mui/material';
-import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
-import { deletePoint, movePoint, reverse, setClosed, setCurveKind, setPoint } from '../../project/commands/paths';
+import { Box, Button, Typography } from '@mui/material';
+import { enqueueSnackbar } from 'notistack';
+import { fieldValue, type CurveField } from '../../core/curve/curve-kind';
+import { changeKind } from '../../core/curve/edit/change-kind';
+import { deviation } from '../../core/curve/edit/deviation';
+import { CURVE_KINDS, curveKind, type CurveKindName, type CurveSpec } from '../../core/curve/registry';
+import { reverse, setClosed, setCurveKind, setNumber } from '../../project/commands/paths';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
+import { SwitchField } from '../fields/SwitchField';
 import { metres, radius } from '../format';
-import { useEdit, useProject, useSession, useSet } from '../state/app-context';
+import { useEdit, useProject, useSet } from '../state/app-context';
+import { PointFields } from './PointFields';
 import type { StepProps } from './step-props';
+
+const QUANTITY = { m: 'length', ratio: 'plain', share: 'percent', angle: 'angle' } as const satisfies Record<
+  CurveField['unit'],
+  string
+>;
+/** Less than this share of its length is no change of a path that anybody would want to be told of. */
+const TOLD_SHARE = 1e-4;
 
 /** The curve: its kind, the selected point in numbers, and what can be done to the whole. */
 export function PathStep({ path, result }: StepProps) {
@@ -15,33 +28,61 @@ export function PathStep({ path, result }: StepProps) {
   const set = useSet();
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
   const curve = path.curve as CurveSpec;
+  const { fields = [], alwaysClosed, hint } = curveKind(curve);
   const view = result?.view.path;
+  const choose = (kind: CurveKindName) => {
+    const changed = changeKind(curve, kind);
+    const off = deviation(curve, changed);
+    edit((project) => setCurveKind(project, path.id, kind));
+    if (changed.points.length !== curve.points.length) set({ point: undefined });
+    if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
+      enqueueSnackbar(`The path now runs up to ${metres(off)} from where it was.`, { variant: 'info' });
+  };
   return (
     <>
-      <Box role="radiogroup" aria-label="Kind of path" sx={{ display: 'grid', gap: 1.5 }}>
-        {CURVE_KINDS.map(({ kind, label, hint }) => (
+      <Box
+        role="radiogroup"
+        aria-label="Kind of path"
+        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}
+      >
+        {CURVE_KINDS.map(({ kind, label, hint: purpose }) => (
           <OptionCard
             key={kind}
             label={label}
-            hint={hint}
+            hint={purpose}
             isChosen={curve.kind === kind}
-            onChoose={() => edit((project) => setCurveKind(project, path.id, kind))}
+            onChoose={() => choose(kind)}
           />
         ))}
       </Box>
-      <PointFields path={path} />
-      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
-        <FormControlLabel
-          label="Closed"
-          slotProps={{ typography: { sx: { fontSize: 13 } } }}
-          control={
-            <Switch
-              size="small"
-              checked={curve.closed}
-              onChange={(_, closed) => edit((project) => setClosed(project, path.id, closed))}
+      <Typography variant="body2" color="text.secondary">
+        {hint}.
+      </Typography>
+      {fields.length > 0 && (
+        <Box>
+          {fields.map((field) => (
+            <NumberField
+              key={field.key}
+              label={field.label}
+              quantity={QUANTITY[field.unit]}
+              step={field.step}
+              min={field.min}
+              max={field.max}
+              value={fieldValue(curve, field)}
+              onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}
             />
-          }
+          ))}
+        </Box>
+      )}
+      <PointFields path={path} />
+      {!alwaysClosed && (
+        <SwitchField
+          label="Closed"
+          value={curve.closed}
+          onChange={(closed) => edit((project) => setClosed(project, path.id, closed))}
         />
+      )}
+      <Box sx={{ display: 'flex', gap: 1.5 }}>
         <Button variant="outlined" color="secondary" onClick={() => edit((project) => reverse(project, path.id))}>
           Reverse
         </Button>
@@ -58,68 +99,5 @@ export function PathStep({ path, result }: StepProps) {
         </Typography>
       )}
     </>
-  );
-}
-
-const AXES = ['x', 'y (up)', 'z'] as const;
-
-function PointFields({ path }: Pick<StepProps, 'path'>) {
-  const edit = useEdit();
-  const set = useSet();
-  const selected = useSession((s) => s.point);
-  const curve = path.curve as CurveSpec;
-  const point = selected === undefined ? undefined : curve.points[selected];
-  if (!point) {
-    return (
-      <Typography variant="body2" color="text.secondary">
-        Choose a point in the view to see its numbers; click on the path for a new one.
-      </Typography>
-    );
-  }
-  const i = selected!;
-  return (
-    <Box sx={{ display: 'grid' }}>
-      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
-        <Typography sx={{ fontWeight: 650 }}>
-          Point {i + 1} of {curve.points.length}
-        </Typography>
-        <Button
-          variant="text"
-          color="secondary"
-          onClick={() => {
-            edit((project) => deletePoint(project, path.id, i));
-            set({ point: undefined });
-          }}
-        >
-          Delete
-        </Button>
-      </Box>
-      {AXES.map((axis, c) => (
-        <NumberField
-          key={axis}
-          label={axis}
-          quantity="length"
-          step={0.1}
-          value={point.position[c]!}
-          min={-1e6}
-          max={1e6}
-          onChange={(value) => {
-            const position = point.position.map((old, k) => (k === c ? value : old)) as [number, number, number];
-            edit((project) => movePoint(project, path.id, i, position));
-          }}
-        />
-      ))}
-      {curveKind(curve).uses.radius && (
-        <NumberField
-          label="Rounding radius"
-          quantity="length"
-          step={0.1}
-          min={0}
-          max={1e6}
-          value={point.radius ?? 0}
-          onChange={(value) => edit((project) => setPoint(project, path.id, i, { radius: value }))}
-        />
-      )}
-    </Box>
   );
 }

@@ -23,11 +23,10 @@ export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   if (kind === 'handles' && spec.kind === 'smooth') return { ...spec, ...smoothToHandles(spec), kind };
   if (kind === 'handles' && spec.kind === 'mixed') return { ...spec, points: withControls(spec), kind };
   if (kind === 'mixed') return { ...spec, kind, points: spec.points.map((point) => asManner(point, spec.kind)) };
-  const takesRadius = after.uses.radius && !after.uses.manners && !after.uses.side;
-  if (takesRadius && spec.points.every((point) => point.radius === undefined)) {
-    return { ...spec, kind, points: spec.points.map((point, i) => ({ ...point, radius: startRadius(spec, i) })) };
-  }
-  return { ...spec, kind };
+  const changed: CurveSpec = { ...spec, kind, closed: spec.closed || after.alwaysClosed === true };
+  const takesRadius = after.uses.radius && !after.uses.manners;
+  if (!takesRadius || spec.points.some((point) => point.radius !== undefined)) return changed;
+  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: startRadius(changed, i) })) };
 }
 
 /** Points and handles along the curve; held, so that a smooth path keeps them too. The path as it is where it is no curve yet. */

@@ -11,7 +11,7 @@ import { arcPiece, linePiece, piecewise, type Piece } from '../piecewise';
 const SHARE: CurveField = {
   key: 'easement',
   label: 'Share of a turn that eases',
-  unit: 'ratio',
+  unit: 'share',
   initial: 0.5,
   min: 0.01,
   max: 1,

@@ -5,7 +5,7 @@ import { toDistinctPoints } from '../distinct-points';
 import { insertPlain } from '../legs';
 import { linePiece, piecewise, type Piece } from '../piecewise';
 
-const SLACK: CurveField = { key: 'slack', label: 'Slack', unit: 'ratio', initial: 0.05, min: 0, max: 10, step: 0.01 };
+const SLACK: CurveField = { key: 'slack', label: 'Slack', unit: 'share', initial: 0.05, min: 0, max: 10, step: 0.01 };
 
 /** A line that hangs by its own weight from point to point, longer than the straight way by its slack: catenaries. */
 export const hanging = defineCurveKind({

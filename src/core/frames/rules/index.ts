@@ -1,5 +1,6 @@
-import { upright } from './upright';
+import { faceBend } from './face-bend';
 import { leastTwist } from './least-twist';
+import { upright } from './upright';
 
 /** In the order in which people are shown them. */
-export const rules = { upright, leastTwist };
+export const rules = { upright, leastTwist, faceBend };

@@ -1,0 +1,117 @@
+'use client';
+
+import { Box, Button, Typography } from '@mui/material';
+import { WHEEL_RADIUS } from '../../core/curve/kinds/belt';
+import type { PathPoint, PointManner } from '../../core/curve/path-spec';
+import { curveKind, type CurveSpec } from '../../core/curve/registry';
+import { deletePoint, movePoint, setPoint } from '../../project/commands/paths';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { SwitchField } from '../fields/SwitchField';
+import { useEdit, useSession, useSet } from '../state/app-context';
+import type { StepProps } from './step-props';
+
+const AXES = ['x', 'y (up)', 'z'] as const;
+
+const MANNERS: readonly { value: PointManner; label: string }[] = [
+  { value: 'smooth', label: 'smooth' },
+  { value: 'corner', label: 'a corner' },
+  { value: 'handles', label: 'with handles' },
+];
+
+/** The selected point in numbers, and what the path's kind asks of it. */
+export function PointFields({ path }: Pick<StepProps, 'path'>) {
+  const edit = useEdit();
+  const set = useSet();
+  const selected = useSession((s) => s.point);
+  const curve = path.curve as CurveSpec;
+  const { uses } = curveKind(curve);
+  const point = selected === undefined ? undefined : curve.points[selected];
+  if (!point) {
+    return (
+      <Typography variant="body2" color="text.secondary">
+        Choose a point in the view to see its numbers; click on the path for a new one.
+      </Typography>
+    );
+  }
+  const i = selected!;
+  const put = (change: Partial<PathPoint>) => edit((project) => setPoint(project, path.id, i, change));
+  return (
+    <Box sx={{ display: 'grid' }}>
+      <Box sx={{ display: 'flex', justifyContent: 'space-between', alignItems: 'center' }}>
+        <Typography sx={{ fontWeight: 650 }}>
+          Point {i + 1} of {curve.points.length}
+        </Typography>
+        <Button
+          variant="text"
+          color="secondary"
+          onClick={() => {
+            edit((project) => deletePoint(project, path.id, i));
+            set({ point: undefined });
+          }}
+        >
+          Delete
+        </Button>
+      </Box>
+      {AXES.map((axis, c) => (
+        <NumberField
+          key={axis}
+          label={axis}
+          quantity="length"
+          step={0.1}
+          value={point.position[c]!}
+          min={-1e6}
+          max={1e6}
+          onChange={(value) => {
+            const position = point.position.map((old, k) => (k === c ? value : old)) as [number, number, number];
+            edit((project) => movePoint(project, path.id, i, position));
+          }}
+        />
+      ))}
+      {uses.manners && (
+        <>
+          <ChoiceField
+            label="The path is here"
+            value={point.as ?? 'smooth'}
+            choices={MANNERS}
+            onChange={(as) => put({ as })}
+          />
+          <SwitchField
+            label="Straight to the next"
+            value={point.straight === true}
+            onChange={(on) => put({ straight: on || undefined })}
+          />
+        </>
+      )}
+      {uses.radius && (
+        <NumberField
+          label={uses.radiusLabel ?? 'Rounding radius'}
+          quantity="length"
+          step={0.1}
+          min={0}
+          max={1e6}
+          value={point.radius ?? (uses.side ? WHEEL_RADIUS : 0)}
+          onChange={(radius) => put({ radius })}
+        />
+      )}
+      {uses.side && (
+        <SwitchField
+          label="Presses from outside"
+          value={point.outside === true}
+          onChange={(on) => put({ outside: on || undefined })}
+        />
+      )}
+      {uses.weight && (
+        <NumberField
+          label="Weight of its pull"
+          quantity="plain"
+          step={0.25}
+          min={1e-3}
+          max={1e3}
+          value={point.weight ?? 1}
+          onChange={(weight) => put({ weight })}
+        />
+      )}
+    </Box>
+  );
+}
