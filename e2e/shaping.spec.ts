@@ -183,6 +183,13 @@ test('a path of few numbers follows them, becomes points where it lies, and says
   await page.getByRole('button', { name: 'Undo' }).click();
   await settled(page);
   expect(await pathLength(page)).toBeCloseTo(128.3, 0);
+  await page.getByRole('button', { name: 'All points' }).click();
+  await page.getByRole('menuitem', { name: /^Put a point into every leg/ }).click();
+  await expect(disc(page, 15)).toBeVisible();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(128.3, 0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(disc(page, 15)).toHaveCount(0);
   await page.getByRole('radio', { name: 'Mixed' }).click();
   await disc(page, 3).focus();
   await page.getByLabel('Straight to the next').check();

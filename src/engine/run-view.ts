@@ -4,6 +4,7 @@ import type { RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
 import { tightnessAt } from '../core/findings/checks/folding-over';
 import { FRAME_STRIDE } from '../core/frames/frame-table';
+import { slopeOf, type Slope } from '../core/frames/slope';
 import { curvatureAt, tightest, type Tightest } from '../core/frames/tightness';
 import { lay, type Laying } from '../core/laying/lay';
 import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
@@ -34,6 +35,7 @@ export interface PathView {
   readonly tightness: Float32Array;
   readonly pointStations: Float64Array;
   readonly tightest: Tightest;
+  readonly slope: Slope;
 }
 
 /** A run as the screen shows it. */
@@ -123,6 +125,7 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
       tightness,
       pointStations: table.pointStations,
       tightest: tightest(table, reach.from, reach.to),
+      slope: slopeOf(table),
     },
     laying: plan.laying,
     choices: layingChoices(derived),

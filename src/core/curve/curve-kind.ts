@@ -20,8 +20,10 @@ export interface CurveField {
   readonly step: number;
 }
 
+type PathNumbers = { readonly numbers?: PathShape['numbers'] };
+
 /** What a path says for a field, within its bounds. */
-export const fieldValue = ({ numbers }: Pick<PathShape, 'numbers'>, { key, initial, min, max }: CurveField): number =>
+export const fieldValue = ({ numbers }: PathNumbers, { key, initial, min, max }: CurveField): number =>
   Math.min(Math.max(numbers?.[key] ?? initial, min), max);
 
 /** The points of a path after one was put in, and the number that it has. */

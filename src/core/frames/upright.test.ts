@@ -1,4 +1,5 @@
 import { FORWARD, FRAME_STRIDE, SIDE, UP, type FrameTable } from './frame-table';
+import { slopeOf } from './slope';
 import { fillFrame } from './fill-frame';
 import { curveFrom, helix, pathOf } from '../testing/curves';
 import { compiled, tableOf } from '../testing/runs';
@@ -7,6 +8,21 @@ const at = (table: FrameTable, i: number, field: number) => [
   ...table.frames.subarray(i * FRAME_STRIDE + field, i * FRAME_STRIDE + field + 3),
 ];
 const dot = (a: number[], b: number[]) => a.reduce((sum, x, k) => sum + x * b[k]!, 0);
+
+describe('slopeOf', () => {
+  // A helix of radius r that rises c a radian has slope c / r everywhere (elementary).
+  it('finds rise and steepest slope', () => {
+    const turned = tableOf(compiled({ kind: 'helix', closed: false, points: [{ position: [0, 1, 0] }, { position: [0, 4, 0] }], numbers: { turns: 2 } }), 'upright'); // prettier-ignore
+    const { rise, steepest } = slopeOf(turned);
+    expect(rise).toBeCloseTo(3, 12);
+    expect(steepest).toBeCloseTo(3 / (4 * Math.PI), 9);
+    const falls = slopeOf(tableOf(compiled(pathOf('straight', [[0, 5, 0], [10, 5, 0], [14, 2, 0], [20, 2, 0]])), 'upright', { intervals: 200 })); // prettier-ignore
+    expect(falls.rise).toBeCloseTo(-3, 12);
+    expect(falls.steepest).toBeCloseTo(3 / 4, 9);
+    expect(falls.station).toBeGreaterThan(9.9);
+    expect(falls.station).toBeLessThan(15);
+  });
+});
 
 describe('keep upright', () => {
   it('keeps side level on a climbing bend', () => {

@@ -1,9 +1,14 @@
+import { changeKind } from '../../core/curve/edit/change-kind';
+import type { CurveKindName } from '../../core/curve/registry';
 import { causeway } from '../samples';
 import type { Project } from '../schema';
 import { applyRemedy } from './apply-remedy';
-import { deletePoint, extend, insertPoint, moveHandle, movePoint, reverse, setClosed, setCurveKind } from './paths';
+import { changeCurve, deletePoint, extend, insertPoint, moveHandle, movePoint, reverse, setClosed } from './paths';
 import { changeRun, deleteRun, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
+
+const setCurveKind = (project: Project, id: string, kind: CurveKindName) =>
+  changeCurve(project, id, (curve) => changeKind(curve, kind));
 
 const PATH = 'causeway-line';
 const points = (project: Project) => project.paths[0]!.curve.points;

@@ -1,10 +1,9 @@
-import { changeKind } from '../../core/curve/edit/change-kind';
 import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
 import { deletePoint as withoutPoint, movePoint as movedPoint } from '../../core/curve/edit/move-point';
 import { reversePath } from '../../core/curve/edit/reverse';
 import type { PathPoint } from '../../core/curve/path-spec';
-import type { CurveKindName, CurveSpec } from '../../core/curve/registry';
+import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Path, Project } from '../schema';
 
@@ -67,9 +66,6 @@ export const extend = (project: Project, id: string, end: 'start' | 'end', posit
   changeCurve(project, id, (curve) => extendPath(curve, end, position));
 
 export const reverse = (project: Project, id: string): Project => changeCurve(project, id, reversePath);
-
-export const setCurveKind = (project: Project, id: string, kind: CurveKindName): Project =>
-  changeCurve(project, id, (curve) => changeKind(curve, kind));
 
 /** Sets one of the numbers that the path's kind asks for. */
 export const setNumber = (project: Project, id: string, key: string, value: number): Project =>

@@ -5,14 +5,16 @@ import { enqueueSnackbar } from 'notistack';
 import { fieldValue, type CurveField } from '../../core/curve/curve-kind';
 import { changeKind } from '../../core/curve/edit/change-kind';
 import { deviation } from '../../core/curve/edit/deviation';
-import { CURVE_KINDS, curveKind, type CurveKindName, type CurveSpec } from '../../core/curve/registry';
-import { reverse, setClosed, setCurveKind, setNumber } from '../../project/commands/paths';
+import type { Slope } from '../../core/frames/slope';
+import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
+import { changeCurve, reverse, setClosed, setNumber } from '../../project/commands/paths';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
-import { metres, radius } from '../format';
+import { metres, percentText, radius } from '../format';
 import { useEdit, useProject, useSet } from '../state/app-context';
 import { PointFields } from './PointFields';
+import { TidyMenu } from './TidyMenu';
 import type { StepProps } from './step-props';
 
 const QUANTITY = { m: 'length', ratio: 'plain', share: 'percent', angle: 'angle' } as const satisfies Record<
@@ -28,12 +30,11 @@ export function PathStep({ path, result }: StepProps) {
   const set = useSet();
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
   const curve = path.curve as CurveSpec;
-  const { fields = [], alwaysClosed, hint } = curveKind(curve);
+  const { fields = [], alwaysClosed, group, hint } = curveKind(curve);
   const view = result?.view.path;
-  const choose = (kind: CurveKindName) => {
-    const changed = changeKind(curve, kind);
+  const replace = (changed: CurveSpec) => {
     const off = deviation(curve, changed);
-    edit((project) => setCurveKind(project, path.id, kind));
+    edit((project) => changeCurve(project, path.id, () => changed));
     if (changed.points.length !== curve.points.length) set({ point: undefined });
     if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
       enqueueSnackbar(`The path now runs up to ${metres(off)} from where it was.`, { variant: 'info' });
@@ -51,7 +52,7 @@ export function PathStep({ path, result }: StepProps) {
             label={label}
             hint={purpose}
             isChosen={curve.kind === kind}
-            onChoose={() => choose(kind)}
+            onChoose={() => replace(changeKind(curve, kind))}
           />
         ))}
       </Box>
@@ -74,7 +75,7 @@ export function PathStep({ path, result }: StepProps) {
           ))}
         </Box>
       )}
-      <PointFields path={path} />
+      <PointFields path={path} result={result} />
       {!alwaysClosed && (
         <SwitchField
           label="Closed"
@@ -89,10 +90,12 @@ export function PathStep({ path, result }: StepProps) {
         <Button variant="outlined" color="secondary" onClick={() => set({ tool: 'pen' })}>
           Draw on
         </Button>
+        {group === 'points' && <TidyMenu onChoose={(tidy) => replace(tidy.apply(curve))} />}
       </Box>
       {view && (
         <Typography variant="body2" color="text.secondary">
-          {metres(view.length)} long, {metres(view.planLength)} in plan, {curve.points.length} points.
+          {metres(view.length)} long, {metres(view.planLength)} in plan, {curve.points.length} points.{' '}
+          {slopeText(view.slope)}
           {Number.isFinite(view.tightest.radius) &&
             ` Tightest ${radius(view.tightest.radius)} at station ${metres(view.tightest.station)}.`}
           {sharing > 1 && ` ${sharing} runs follow this path.`}
@@ -100,4 +103,12 @@ export function PathStep({ path, result }: StepProps) {
       )}
     </>
   );
+}
+
+function slopeText({ rise, steepest, station }: Slope): string {
+  if (steepest < 1e-6) return 'Level.';
+  const way =
+    Math.abs(rise) < 1e-4 ? 'Ends as high as it starts' : `${rise > 0 ? 'Rises' : 'Falls'} ${metres(Math.abs(rise))}`;
+  const most = steepest > 20 ? 'upright' : `steepest ${percentText(steepest * 100)}`;
+  return `${way}, ${most} at station ${metres(station)}.`;
 }

@@ -4,10 +4,12 @@ import { Box, Button, Typography } from '@mui/material';
 import { WHEEL_RADIUS } from '../../core/curve/kinds/belt';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
+import type { PathView } from '../../engine/run-view';
 import { deletePoint, movePoint, setPoint } from '../../project/commands/paths';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
+import { metres } from '../format';
 import { useEdit, useSession, useSet } from '../state/app-context';
 import type { StepProps } from './step-props';
 
@@ -20,7 +22,7 @@ const MANNERS: readonly { value: PointManner; label: string }[] = [
 ];
 
 /** The selected point in numbers, and what the path's kind asks of it. */
-export function PointFields({ path }: Pick<StepProps, 'path'>) {
+export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>) {
   const edit = useEdit();
   const set = useSet();
   const selected = useSession((s) => s.point);
@@ -35,6 +37,7 @@ export function PointFields({ path }: Pick<StepProps, 'path'>) {
     );
   }
   const i = selected!;
+  const leg = legLength(result?.view.path, i, curve.points.length);
   const put = (change: Partial<PathPoint>) => edit((project) => setPoint(project, path.id, i, change));
   return (
     <Box sx={{ display: 'grid' }}>
@@ -68,6 +71,11 @@ export function PointFields({ path }: Pick<StepProps, 'path'>) {
           }}
         />
       ))}
+      {leg !== undefined && (
+        <Typography variant="body2" color="text.secondary">
+          {metres(leg)} along the path to the next point.
+        </Typography>
+      )}
       {uses.manners && (
         <>
           <ChoiceField
@@ -114,4 +122,11 @@ export function PointFields({ path }: Pick<StepProps, 'path'>) {
       )}
     </Box>
   );
+}
+
+/** Metres from point i to the next one; undefined after the last of an open path, or while the view is another path's. */
+function legLength(view: PathView | undefined, i: number, points: number): number | undefined {
+  if (!view || view.pointStations.length !== points) return undefined;
+  const end = i + 1 < points ? view.pointStations[i + 1]! : view.closed ? view.length : undefined;
+  return end === undefined ? undefined : end - view.pointStations[i]!;
 }

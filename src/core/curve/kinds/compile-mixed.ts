@@ -77,7 +77,7 @@ export function controlsOf(points: readonly PathPoint[], closed: boolean, i: num
 }
 
 /** The handles, relative to its place, that draw a mixed path at point i; a straight leg's point along it. */
-export function controlsAt(shape: PathShape, i: number): Pick<PathPoint, 'handleIn' | 'handleOut'> {
+export function controlsAt(shape: PathShape, i: number): { readonly handleIn?: Vec3; readonly handleOut?: Vec3 } {
   const { points, from } = toDistinctPoints(shape);
   const closed = shape.closed && points.length > 2;
   const place = from[i]!;

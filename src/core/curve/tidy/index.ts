@@ -1,0 +1,8 @@
+import { calm } from './calm';
+import { evenOut } from './even-out';
+import { mirrorHalf } from './mirror-half';
+import { subdivide } from './subdivide';
+import { thinOut } from './thin-out';
+
+/** In the order in which people are shown them. */
+export const TIDIES = { subdivide, evenOut, thinOut, calm, mirrorHalf };

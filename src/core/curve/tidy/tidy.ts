@@ -1,0 +1,10 @@
+import type { CurveSpec } from '../registry';
+
+/** Something done to all points of a path at once; adding one is a file here and a line in the list. */
+export interface Tidy {
+  readonly label: string;
+  /** One line that says what it does. */
+  readonly hint: string;
+  /** The same path where there is nothing to do. */
+  apply(spec: CurveSpec): CurveSpec;
+}
