@@ -60,6 +60,16 @@ await picture('section', async (page) => {
   await page.getByRole('button', { name: 'Draw the cross-section' }).click();
   await page.getByRole('button', { name: 'Corner 2' }).focus();
 });
+await picture('profile', async (page) => {
+  await choose(page, 'Bilge hose');
+  await page.getByRole('button', { name: 'Turn into a profile to draw' }).click();
+  await page.getByRole('button', { name: 'Corner 3', exact: true }).focus();
+});
+await picture('belt', async (page) => {
+  await choose(page, 'Bucket chain');
+  await page.getByRole('button', { name: /^2\s*Path/ }).click();
+  await page.getByRole('button', { name: /^Point 2/ }).click();
+});
 await picture('rope', async (page) => {
   await choose(page, 'Mooring line');
   await page.mouse.move(760, 450);

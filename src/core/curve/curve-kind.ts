@@ -62,6 +62,8 @@ export interface CurveKind<K extends string = string> {
    * parameter as `compile` runs through it. The shape stays as it is, exactly where the kind allows it.
    */
   insert(shape: PathShape, leg: number, t: number): InsertedPoint;
+  /** The same curve run through the other way, where turning the points round is not all there is to it. */
+  reversed?(shape: PathShape): PathShape;
   reducedRoundings?(shape: PathShape): readonly ReducedRounding[];
 }
 

@@ -29,7 +29,9 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   };
   const first = Math.max(0, Math.min((selected ?? 0) - MOST_DISCS / 2, curve.points.length - MOST_DISCS));
   const point = selected === undefined ? undefined : curve.points[selected];
-  const shownHandles = point && curveKind(curve).uses.handles ? handlePlaces(curve, selected!) : [];
+  const { uses } = curveKind(curve);
+  const hasHandles = point && uses.handles && (!uses.manners || point.as === 'handles');
+  const shownHandles = hasHandles ? handlePlaces(curve, selected!) : [];
   return (
     <>
       {point && <HandleLines viewport={viewport} from={point.position} to={shownHandles.map(({ place }) => place)} />}

@@ -2,6 +2,7 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { WHEEL_RADIUS } from '../../core/curve/kinds/belt';
+import { controlsAt } from '../../core/curve/kinds/compile-mixed';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import type { PathView } from '../../engine/run-view';
@@ -82,7 +83,8 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
             label="The path is here"
             value={point.as ?? 'smooth'}
             choices={MANNERS}
-            onChange={(as) => put({ as })}
+            // Handles begin as what the curve does there already.
+            onChange={(as) => put({ as, ...(as === 'handles' && controlsAt(curve, i)) })}
           />
           <SwitchField
             label="Straight to the next"

@@ -1,8 +1,10 @@
 import type { PathPoint } from '../path-spec';
-import type { CurveSpec } from '../registry';
+import { curveKind, type CurveSpec } from '../registry';
 
 /** The same curve run through the other way; a closed one keeps its first point. Twice is the identity. */
 export function reversePath(spec: CurveSpec): CurveSpec {
+  const own = curveKind(spec).reversed?.(spec);
+  if (own) return { ...spec, ...own };
   const n = spec.points.length;
   // A straight leg is marked at the point before it, which is the one after it now.
   const turned = [...spec.points].reverse().map((point, k) => {

@@ -28,6 +28,11 @@ export const arc = defineCurveKind({
     const params = Array.from(from, (i) => (i === 0 ? 0 : i < 3 ? angles[i - 1]! / end : 1));
     return ok(piecewise(pieces, shape.closed, Float64Array.from(params)));
   },
+  reversed(shape) {
+    const used = shape.points.slice(0, 3).reverse();
+    const turned = shape.closed && used.length === 3 ? [used[2]!, used[0]!, used[1]!] : used;
+    return { ...shape, points: [...turned, ...shape.points.slice(3)] };
+  },
   insert: (shape) => ({ points: shape.points, index: -1 }),
 });
 

@@ -74,6 +74,19 @@ export const helix = defineCurveKind({
       ),
     );
   },
+  reversed(shape) {
+    const [startRadius, endRadius, turns, start] = [END, START, TURNS, FROM].map((field) =>
+      fieldValue(shape, field),
+    ) as Four;
+    const [foot, top, ...rest] = shape.points;
+    const angle = 2 * Math.PI * turns;
+    // With the axis the sense of turning is reversed; a flat spiral has no other axis.
+    const isFlat = toDistinctPoints(shape).points.length < 2;
+    const numbers = isFlat
+      ? { startRadius, endRadius, turns: -turns, startAngle: start - angle }
+      : { startRadius, endRadius, turns, startAngle: angle - start };
+    return { ...shape, points: top ? [top, foot!, ...rest] : shape.points, numbers: { ...shape.numbers, ...numbers } };
+  },
   insert: (shape) => ({ points: shape.points, index: -1 }),
 });
 

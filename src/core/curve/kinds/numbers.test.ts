@@ -6,7 +6,7 @@ import { insertAt } from '../edit/insert-at';
 import { reversePath } from '../edit/reverse';
 import type { PathPoint } from '../path-spec';
 import { CURVE_KINDS, compileCurve, type CurveKindName, type CurveSpec } from '../registry';
-import { FRAME_STRIDE } from '../../frames/frame-table';
+import { FRAME_STRIDE, type FrameTable } from '../../frames/frame-table';
 import { tightest } from '../../frames/tightness';
 import { pathOf } from '../../testing/curves';
 import { compiled, tableOf, unwrap } from '../../testing/runs';
@@ -311,6 +311,36 @@ describe('a path of few numbers turned into points', () => {
     expect(lengthOf(changed) / lengthOf(spec)).toBeCloseTo(1, 4);
     expect(changed.points.length).toBeLessThan(120);
   });
+});
+
+describe('turned round', () => {
+  const made: readonly CurveSpec[] = [
+    withNumbers('helix', [[0, 0, 0], [0, 4, 0]], { turns: 2.3, startRadius: 2, endRadius: 0.5, startAngle: 0.7 }), // prettier-ignore
+    withNumbers('helix', [[1, 2, 3], [4, 4, 0]], { turns: -1.4, startRadius: 1, endRadius: 2 }), // prettier-ignore
+    withNumbers('helix', [[0, 0, 0]], { turns: 1.3, startRadius: 0.2, endRadius: 2, startAngle: 1 }),
+    withNumbers('hanging', [[0, 5, 0], [6, 3, 2], [12, 5, 0]], { slack: 0.2 }), // prettier-ignore
+    pathOf('arc', [[5, 0, 0], [3, 0, 4], [-4, 0, 3]]), // prettier-ignore
+    pathOf('arc', [[5, 0, 0], [3, 0, 4], [-4, 0, 3]], true), // prettier-ignore
+    pathOf('eased', [[0, 0, 0], [20, 0, 0], [20, 0, 20], [40, 5, 20]], false, 4), // prettier-ignore
+    pathOf('controlPolygon', [[0, 0, 0], [6, 1, 3], [12, 0, 0], [17, 2, 4]], true), // prettier-ignore
+    pathOf('belt', [[0, 0, 0], [6, 0, 0], [3, 4, 0]], true, 0.8), // prettier-ignore
+  ];
+  it.each(made.map((spec, i) => [`${spec.kind} ${i}`, spec] as const))(
+    '%s is the same curve the other way',
+    (_, spec) => {
+      const turned = reversePath(spec);
+      expect(deviation(turned, spec)!).toBeLessThan(1e-6 * lengthOf(spec));
+      const [there, back] = [spec, turned].map((s) => tableOf(compiled(s), 'upright', { intervals: 200 })) as [
+        FrameTable,
+        FrameTable,
+      ];
+      for (const i of [0, 37, 100, 200]) {
+        const [a, b] = [there.frames.subarray(i * FRAME_STRIDE), back.frames.subarray((200 - i) * FRAME_STRIDE)];
+        for (let c = 0; c < 3; c++) expect(a[c]).toBeCloseTo(b[c]!, 7);
+      }
+      expect(deviation(reversePath(turned), spec)!).toBeLessThan(1e-6 * lengthOf(spec));
+    },
+  );
 });
 
 it('every kind says what its numbers mean', () => {
