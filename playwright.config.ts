@@ -4,7 +4,7 @@ const PORT = 3210;
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
+  timeout: 180_000, // software rendering on a busy machine
   expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
