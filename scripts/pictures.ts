@@ -61,9 +61,12 @@ await picture('section', async (page) => {
   await page.getByRole('button', { name: 'Corner 2' }).focus();
 });
 await picture('profile', async (page) => {
-  await choose(page, 'Bilge hose');
-  await page.getByRole('button', { name: 'Turn into a profile to draw' }).click();
-  await page.getByRole('button', { name: 'Corner 3', exact: true }).focus();
+  await page.getByRole('button', { name: 'Add a run' }).click();
+  await page.getByRole('combobox', { name: 'Path' }).click();
+  await page.getByRole('option', { name: 'that of Causeway' }).click();
+  await page.getByRole('button', { name: 'Own turned profile' }).click();
+  await page.getByRole('button', { name: 'Draw the profile' }).click();
+  await page.getByRole('button', { name: 'Corner 2' }).focus();
 });
 await picture('belt', async (page) => {
   await choose(page, 'Bucket chain');
