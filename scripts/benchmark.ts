@@ -154,7 +154,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 // (3) The bend kernel against copying the same arrays, 1 M vertices in rows.
 {
   const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 });
-  const segment = sliceSegment(base, evenPlanes(1, 7_800));
+  const segment = sliceSegment(base, evenPlanes(1, 15_600));
   const { positions, normals } = segment.mesh;
   const table = buildFrameTable(arcOf(pathAt(0)), { rule: 'leastTwist', up: [0, 1, 0] }, { intervals: 4096 });
   const outP = new Float32Array(positions.length);
@@ -198,7 +198,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (5) Writing a GLB of 1 M vertices.
 {
-  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 }), evenPlanes(1, 7_800));
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 }), evenPlanes(1, 15_600));
   let size = 0;
   let t = Infinity;
   for (let round = 0; round < 3; round++) {
@@ -248,8 +248,10 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 // (8) A scan of some 2 million triangles, brought as PLY, welded, its specks dropped, turned by its principal axes.
 {
   const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 }), evenPlanes(1, 7_800));
+  const bytes = binaryPly(segment.mesh);
   const start = performance.now();
-  const brought = await bringMesh([{ name: 'scan.ply', bytes: binaryPly(segment.mesh) }]);
+  const brought = await bringMesh([{ name: 'scan.ply', bytes }]);
+  const read = performance.now() - start;
   if (!brought.ok) throw new Error('not read');
   const { asset, triangles, fileName } = brought.value.brought;
   const clean = { ...CLEAN_DEFAULTS, weld: 1e-5, specks: 0.01 };
@@ -262,7 +264,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   if (!ready.ok) throw new Error('not prepared');
   say(
     `a scan of ${triangles.toLocaleString('en')} triangles, brought, cleaned, prepared`,
-    `${ms(performance.now() - start)} (aim: below 10000 ms)`,
+    `${ms(performance.now() - start)}, of which ${ms(read)} to bring it (aim: below 10000 ms)`,
   );
 }
 
