@@ -55,7 +55,7 @@ export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
 
 /** Lets the texture of the parts that ask for it go on `along` metres from the run's start; shifts that of the others by `shift`. */
 function shiftAlong(uvs: Float32Array, base: number, mesh: Mesh, shift: number, along: number): void {
-  if (along === 0 && shift === 0) return;
+  if (mesh.parts.every(({ runsOn }) => (runsOn ? along : shift) === 0)) return;
   const moved = new Uint8Array(mesh.positions.length / 3);
   for (const { start, count, runsOn } of mesh.parts) {
     const by = runsOn ? along : shift;

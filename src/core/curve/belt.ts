@@ -8,12 +8,10 @@ export interface Wheel {
   readonly side: 1 | -1;
 }
 
-/** How the belt lies on one wheel, in order: the arc from angle `from` by `turn` (positive: to the left), then straight to the next. */
+/** How the belt lies on one wheel: the arc from angle `from` by `turn` (positive: to the left); from there it runs straight to the next. */
 export interface BeltWrap {
   readonly from: number;
   readonly turn: number;
-  /** Straight to the next wheel, metres. */
-  readonly tangent: number;
 }
 
 /**
@@ -24,7 +22,6 @@ export interface BeltWrap {
 export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
   const n = wheels.length;
   const headings: number[] = [];
-  const tangents: number[] = [];
   for (let i = 0; i < n; i++) {
     const [a, b] = [wheels[i]!, wheels[(i + 1) % n]!];
     const [dx, dy] = [b.x - a.x, b.y - a.y];
@@ -32,7 +29,6 @@ export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
     const across = b.side * b.radius - a.side * a.radius;
     if (Math.abs(across) >= apart) return fail('belt.overlap', { first: i + 1, second: ((i + 1) % n) + 1 });
     headings.push(Math.atan2(dy, dx) - Math.asin(across / apart));
-    tangents.push(Math.sqrt(apart * apart - across * across));
   }
   const wraps: BeltWrap[] = [];
   for (const [i, { side }] of wheels.entries()) {
@@ -40,7 +36,7 @@ export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
     let wrap = (side * (goes - comes)) % (2 * Math.PI);
     if (wrap < 0) wrap += 2 * Math.PI;
     if (2 * Math.PI - wrap < 1e-9) wrap = 0;
-    wraps.push({ from: comes - (side * Math.PI) / 2, turn: side * wrap, tangent: tangents[i]! });
+    wraps.push({ from: comes - (side * Math.PI) / 2, turn: side * wrap });
   }
   // A loop turns once in all, a crossed one not at all. More turning is a belt that winds round a wheel that it would miss.
   const turning = wraps.reduce((sum, { turn }) => sum + turn, 0);

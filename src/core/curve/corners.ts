@@ -26,16 +26,7 @@ export function fitCorners(points: readonly PathPoint[], closed: boolean): (Corn
   const p = points.map((point) => point.position);
   const isCorner = (i: number) => n > 2 && (closed || (i > 0 && i < n - 1));
   const wanted = p.map((_, i) => (isCorner(i) ? (points[i]!.radius ?? 0) * Math.tan(turnAt(p, i) / 2) : 0));
-  const factor = new Float64Array(n).fill(1);
-  for (let i = 0; i < (closed ? n : n - 1); i++) {
-    const j = (i + 1) % n;
-    const room = distance(p[i]!, p[j]!);
-    const need = wanted[i]! + wanted[j]!;
-    if (need > room) {
-      factor[i] = Math.min(factor[i]!, room / need);
-      factor[j] = Math.min(factor[j]!, room / need);
-    }
-  }
+  const factor = shareLegs(p, wanted, closed);
   return p.map((corner, i) => {
     if (!isCorner(i)) return undefined;
     const asked = points[i]!.radius ?? 0;
@@ -45,7 +36,21 @@ export function fitCorners(points: readonly PathPoint[], closed: boolean): (Corn
   });
 }
 
-function turnAt(p: readonly Vec3[], i: number): number {
+/** By how much each corner shrinks where it and its neighbour want more metres of the leg between them than it has. */
+export function shareLegs(p: readonly Vec3[], wanted: readonly number[], closed: boolean): Float64Array {
+  const n = p.length;
+  const factor = new Float64Array(n).fill(1);
+  for (let i = 0; i < (closed ? n : n - 1); i++) {
+    const j = (i + 1) % n;
+    const room = distance(p[i]!, p[j]!);
+    const need = wanted[i]! + wanted[j]!;
+    if (need > room) for (const k of [i, j]) factor[k] = Math.min(factor[k]!, room / need);
+  }
+  return factor;
+}
+
+/** Turn of the polyline at point i, radians in [0, pi]; the ends are neighbours. */
+export function turnAt(p: readonly Vec3[], i: number): number {
   const n = p.length;
   const a = normalize(sub(p[i]!, p[(i + n - 1) % n]!));
   const b = normalize(sub(p[(i + 1) % n]!, p[i]!));

@@ -85,6 +85,14 @@ export function rationalPiece(controls: readonly [Weighted, Weighted, Weighted, 
   };
 }
 
+/** A curve of one piece a leg; `from` = place of each path point among the distinct ones. */
+export const legwise = (pieces: readonly Piece[], closed: boolean, from: Int32Array): Curve =>
+  piecewise(
+    pieces,
+    closed,
+    Float64Array.from(from, (i) => i / pieces.length),
+  );
+
 /** Joins pieces end to end over equal shares of u. `pointParams` are u values, see {@link Curve}. */
 export function piecewise(pieces: readonly Piece[], closed: boolean, pointParams: Float64Array): Curve {
   const n = pieces.length;

@@ -1,7 +1,8 @@
 import { fail, ok } from '../../math/result';
-import { add, cross, distance, dot, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
+import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 import { COINCIDENT_RELATIVE } from '../../math/tolerance';
 import { clothoidEnd, clothoidPiece } from '../clothoid';
+import { shareLegs, turnAt } from '../corners';
 import { defineCurveKind, fieldValue, type CurveField } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { insertPlain } from '../legs';
@@ -70,25 +71,12 @@ function fitEased(points: readonly PathPoint[], closed: boolean, share: number):
     const isCorner = n > 2 && (closed || (i > 0 && i < n - 1));
     return isCorner && radius > 0 ? radius * tangentPerRadius(turnAt(p, i), share) : 0;
   });
-  const factor = new Float64Array(n).fill(1);
-  for (let i = 0; i < (closed ? n : n - 1); i++) {
-    const j = (i + 1) % n;
-    const room = distance(p[i]!, p[j]!);
-    const need = wanted[i]! + wanted[j]!;
-    if (need > room) for (const k of [i, j]) factor[k] = Math.min(factor[k]!, room / need);
-  }
+  const factor = shareLegs(p, wanted, closed);
   return p.map((corner, i) => {
     const turn = turnAt(p, i);
     if (!(wanted[i]! > 0) || !Number.isFinite(wanted[i]!) || turn < 1e-9) return undefined;
     return buildCorner(p[(i + n - 1) % n]!, corner, p[(i + 1) % n]!, points[i]!.radius! * factor[i]!, turn, share);
   });
-}
-
-function turnAt(p: readonly Vec3[], i: number): number {
-  const n = p.length;
-  const a = normalize(sub(p[i]!, p[(i + n - 1) % n]!));
-  const b = normalize(sub(p[(i + 1) % n]!, p[i]!));
-  return Math.atan2(length(cross(a, b)), dot(a, b));
 }
 
 /** From the corner back to where it begins to turn, for a radius of one: (1 + p) tan(turn / 2) + k, with shift p and k of the clothoid. */

@@ -4,7 +4,7 @@ import { defineCurveKind } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { withPointAt } from '../legs';
 import type { PathPoint } from '../path-spec';
-import { cubicPiece, piecewise } from '../piecewise';
+import { cubicPiece, legwise } from '../piecewise';
 
 /** Cubic Bezier legs shaped by handles. A point without a handle points straight at its neighbour. */
 export const handles = defineCurveKind({
@@ -21,13 +21,7 @@ export const handles = defineCurveKind({
     const pieces = Array.from({ length: legs }, (_, i) =>
       cubicPiece(...legControls(points[i]!, points[(i + 1) % points.length]!)),
     );
-    return ok(
-      piecewise(
-        pieces,
-        closed,
-        Float64Array.from(from, (i) => i / legs),
-      ),
-    );
+    return ok(legwise(pieces, closed, from));
   },
   /** Exact: de Casteljau's split of the leg. */
   insert({ points }, leg, t) {

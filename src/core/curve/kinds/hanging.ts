@@ -3,7 +3,7 @@ import { add, distance, scale, type Vec3 } from '../../math/vec3';
 import { defineCurveKind, fieldValue, type CurveField } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { insertPlain } from '../legs';
-import { linePiece, piecewise, type Piece } from '../piecewise';
+import { linePiece, legwise, type Piece } from '../piecewise';
 
 const SLACK: CurveField = { key: 'slack', label: 'Slack', unit: 'share', initial: 0.05, min: 0, max: 10, step: 0.01 };
 
@@ -25,13 +25,7 @@ export const hanging = defineCurveKind({
     const pieces = Array.from({ length: legs }, (_, i) =>
       hangingPiece(points[i]!.position, points[(i + 1) % n]!.position, slack),
     );
-    return ok(
-      piecewise(
-        pieces,
-        closed,
-        Float64Array.from(from, (i) => i / legs),
-      ),
-    );
+    return ok(legwise(pieces, closed, from));
   },
   insert(shape, leg, t) {
     return insertPlain(shape, leg, this.compile(shape), t);

@@ -4,7 +4,7 @@ import { defineCurveKind } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { cubicControl } from '../legs';
 import { letGo, type PathPoint, type PathShape } from '../path-spec';
-import { cubicPiece, piecewise } from '../piecewise';
+import { cubicPiece, legwise } from '../piecewise';
 import { handles } from './handles';
 
 /**
@@ -35,13 +35,7 @@ export const smooth = defineCurveKind({
       c2 ??= parabolaControl(b, a, c1);
       return cubicPiece(a, c1, c2, b);
     });
-    return ok(
-      piecewise(
-        pieces,
-        closed,
-        Float64Array.from(from, (i) => i / legs),
-      ),
-    );
+    return ok(legwise(pieces, closed, from));
   },
   /** Exact: the leg is split as a cubic, and the points around the new one hold their tangents. */
   insert(shape, leg, t) {
