@@ -52,10 +52,26 @@ export function addFaceNormals(
   end: number,
 ): void {
   for (let i = start; i < end; i += 3) {
-    const [a, b, c] = [indices[i]! * 3, indices[i + 1]! * 3, indices[i + 2]! * 3];
-    const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
-    const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
-    const n = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
-    for (const v of [a, b, c]) for (let k = 0; k < 3; k++) normals[v + k]! += n[k]!;
+    const a = indices[i]! * 3;
+    const b = indices[i + 1]! * 3;
+    const c = indices[i + 2]! * 3;
+    const ux = p[b]! - p[a]!;
+    const uy = p[b + 1]! - p[a + 1]!;
+    const uz = p[b + 2]! - p[a + 2]!;
+    const vx = p[c]! - p[a]!;
+    const vy = p[c + 1]! - p[a + 1]!;
+    const vz = p[c + 2]! - p[a + 2]!;
+    const nx = uy * vz - uz * vy;
+    const ny = uz * vx - ux * vz;
+    const nz = ux * vy - uy * vx;
+    addTo(normals, a, nx, ny, nz);
+    addTo(normals, b, nx, ny, nz);
+    addTo(normals, c, nx, ny, nz);
   }
+}
+
+function addTo(normals: Float32Array, at: number, x: number, y: number, z: number): void {
+  normals[at]! += x;
+  normals[at + 1]! += y;
+  normals[at + 2]! += z;
 }

@@ -4,10 +4,11 @@ import { fixMesh } from './fix-mesh';
 import { MAX_TRIANGLES, type NamedBytes } from './format';
 import { parsePlyHeader, type PlyElement, type PlyProperty } from './ply-header';
 
-/** Reads one number of the body after another; undefined when the body ends early or holds no number. */
-interface Source {
-  next(type: PlyProperty['type']): number | undefined;
-}
+/** Gives the next number of the body; undefined when the body ends early or holds no number. */
+type Next = () => number | undefined;
+
+/** How numbers of one type are read from a body, one after another whatever their types. */
+type Source = (type: PlyProperty['type']) => Next;
 
 /**
  * Reads a PLY (G. Turk, The PLY polygon file format, 1994): ASCII, or binary in either byte order. Vertices with x, y, z and, where
@@ -29,36 +30,45 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
   const source = format === 'ascii' ? asciiSource(body) : binarySource(body, format === 'little');
   const truncated = () => fail('file.truncated', { file: name, bytes: bytes.length, needed: bytes.length + 1 });
   let vertices: Vertices | undefined;
-  const indices: number[] = [];
+  const indices = new Corners();
   for (const element of elements) {
+    const readers = element.properties.map(({ type, list }) => ({ length: list && source(list), next: source(type) }));
     if (element.name === 'vertex') {
       vertices = new Vertices(element);
       for (let v = 0; v < element.count; v++) {
         for (let p = 0; p < element.properties.length; p++) {
-          const { list, type } = element.properties[p]!;
-          const count = list ? source.next(list) : undefined;
-          for (let k = 0; k < (count ?? 0); k++) if (source.next(type) === undefined) return truncated();
-          if (list) continue;
-          const x = source.next(type);
+          const { length, next } = readers[p]!;
+          if (length) {
+            const count = length() ?? 0;
+            for (let k = 0; k < count; k++) if (next() === undefined) return truncated();
+            continue;
+          }
+          const x = next();
           if (x === undefined) return truncated();
           vertices.put(v, p, x);
         }
       }
       continue;
     }
+    const faceLists = element.properties.map(
+      ({ name: property }) => element.name === 'face' && /^vertex_ind(ex|ices)$/.test(property),
+    );
     for (let f = 0; f < element.count; f++) {
-      for (const { name: property, list, type } of element.properties) {
-        const count = list ? source.next(list) : 1;
+      for (let p = 0; p < readers.length; p++) {
+        const { length, next } = readers[p]!;
+        const count = length ? length() : 1;
         if (count === undefined) return truncated();
-        const isFace = element.name === 'face' && /^vertex_ind(ex|ices)$/.test(property);
+        const isFace = faceLists[p]!;
         if (isFace && !(Number.isInteger(count) && count >= 3))
           return fail('ply.face', { file: name, face: f, corners: count });
         if (count > body.length) return fail('ply.face', { file: name, face: f, corners: count });
         let [first, before] = [0, 0];
         for (let k = 0; k < count; k++) {
-          const x = source.next(type);
+          const x = next();
           if (x === undefined) return truncated();
           if (!isFace) continue;
+          if (!(x >= 0 && Number.isInteger(x)))
+            return fail('mesh.index-out-of-range', { index: x, vertices: vertices?.count ?? 0 });
           if (k === 0) first = x;
           if (k > 1) indices.push(first, before, x);
           before = x;
@@ -68,11 +78,9 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
       }
     }
   }
-  const wrong = indices.find((i) => !(i >= 0 && Number.isInteger(i)));
-  if (wrong !== undefined) return fail('mesh.index-out-of-range', { index: wrong, vertices: vertices?.count ?? 0 });
   return fixMesh({
     ...(vertices ?? new Vertices({ name: 'vertex', count: 0, properties: [] })).build(),
-    indices: Uint32Array.from(indices),
+    indices: indices.build(),
     parts: [{ name: 'Mesh', material: 0, start: 0, count: indices.length }],
     materials: [{ ...PLAIN_MATERIAL, ...(vertices?.hasColours && { colour: [1, 1, 1, 1] as const }) }],
     images: [],
@@ -95,28 +103,47 @@ function binarySource(body: Uint8Array, little: boolean): Source {
     f4: () => view.getFloat32(at, little),
     f8: () => view.getFloat64(at, little),
   };
-  return {
-    next(type) {
-      if (at + SIZES[type] > view.byteLength) return undefined;
-      const x = read[type]();
-      at += SIZES[type];
+  return (type) => {
+    const [get, size] = [read[type], SIZES[type]];
+    return () => {
+      if (at + size > view.byteLength) return undefined;
+      const x = get();
+      at += size;
       return x;
-    },
+    };
   };
 }
 
 function asciiSource(body: Uint8Array): Source {
   let at = 0;
   const isSpace = (c: number) => c === 32 || (c >= 9 && c <= 13);
-  return {
-    next() {
-      while (at < body.length && isSpace(body[at]!)) at++;
-      const start = at;
-      while (at < body.length && !isSpace(body[at]!)) at++;
-      if (at === start) return undefined;
-      return Number(String.fromCharCode(...body.subarray(start, Math.min(at, start + 64))));
-    },
+  const next = () => {
+    while (at < body.length && isSpace(body[at]!)) at++;
+    const start = at;
+    while (at < body.length && !isSpace(body[at]!)) at++;
+    if (at === start) return undefined;
+    return Number(String.fromCharCode(...body.subarray(start, Math.min(at, start + 64))));
   };
+  return () => next;
+}
+
+/** The triangles' corners, their number not known before. */
+class Corners {
+  length = 0;
+  #all = new Uint32Array(3072);
+
+  push(a: number, b: number, c: number): void {
+    if (this.length + 3 > this.#all.length) {
+      const wider = new Uint32Array(this.#all.length * 2);
+      wider.set(this.#all);
+      this.#all = wider;
+    }
+    this.#all[this.length++] = a;
+    this.#all[this.length++] = b;
+    this.#all[this.length++] = c;
+  }
+
+  build = (): Uint32Array => this.#all.slice(0, this.length);
 }
 
 /** Gathers what is known of the vertices. */

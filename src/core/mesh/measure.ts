@@ -19,14 +19,19 @@ export function volume({ positions: p, indices }: Triangles): number {
 
 /** Surface area in square metres. */
 export function area({ positions: p, indices }: Triangles): number {
-  let twice = 0;
-  for (let i = 0; i < indices.length; i += 3) {
-    const a = indices[i]! * 3;
-    const b = indices[i + 1]! * 3;
-    const c = indices[i + 2]! * 3;
-    const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
-    const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
-    twice += Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx);
-  }
-  return twice / 2;
+  let sum = 0;
+  for (let i = 0; i < indices.length; i += 3)
+    sum += triangleArea(p, indices[i]! * 3, indices[i + 1]! * 3, indices[i + 2]! * 3);
+  return sum;
+}
+
+/** Area of a triangle whose corners' coordinates begin at a, b and c in flat xyz. */
+export function triangleArea(p: Float32Array, a: number, b: number, c: number): number {
+  const ux = p[b]! - p[a]!;
+  const uy = p[b + 1]! - p[a + 1]!;
+  const uz = p[b + 2]! - p[a + 2]!;
+  const vx = p[c]! - p[a]!;
+  const vy = p[c + 1]! - p[a + 1]!;
+  const vz = p[c + 2]! - p[a + 2]!;
+  return Math.sqrt((uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2) / 2;
 }

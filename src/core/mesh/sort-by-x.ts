@@ -9,7 +9,8 @@ export function orderByX(positions: Float32Array): Uint32Array {
   const keys = new Uint32Array(x.buffer);
   // Floats as unsigned integers in the same order: flip all bits of negatives, the sign bit of the others.
   for (let i = 0; i < count; i++) keys[i] = keys[i]! & 0x80000000 ? ~keys[i]! : keys[i]! | 0x80000000;
-  let order = Uint32Array.from({ length: count }, (_, i) => i);
+  let order = new Uint32Array(count);
+  for (let i = 0; i < count; i++) order[i] = i;
   let other = new Uint32Array(count);
   for (const shift of [0, 16]) {
     const starts = new Uint32Array(65_537);

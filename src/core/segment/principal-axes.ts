@@ -1,4 +1,5 @@
 import { cross, dot, type Vec3 } from '../math/vec3';
+import { triangleArea } from '../mesh/measure';
 import type { Mesh } from '../mesh/mesh';
 
 /** Unit vectors: the direction in which a surface is longest, one across it as near to `up` as can be, and the third; right-handed. */
@@ -9,30 +10,34 @@ export type AxisFrame = readonly [forward: Vec3, up: Vec3, side: Vec3];
  * the file's +x, else +z, lies; up is the axis across it that is nearest to the file's +y.
  */
 export function principalAxes({ positions: p, indices }: Pick<Mesh, 'positions' | 'indices'>): AxisFrame {
+  const triangles = indices.length / 3;
+  const middles = new Float64Array(triangles * 3);
+  const areas = new Float64Array(triangles);
   const mean = [0, 0, 0];
   let total = 0;
-  const moments = [0, 0, 0, 0, 0, 0]; // xx, xy, xz, yy, yz, zz
-  const each = (visit: (middle: readonly number[], area: number) => void) => {
-    for (let i = 0; i < indices.length; i += 3) {
-      const [a, b, c] = [indices[i]! * 3, indices[i + 1]! * 3, indices[i + 2]! * 3];
-      const at = (k: number): Vec3 => [p[k]!, p[k + 1]!, p[k + 2]!];
-      const [u, v, w] = [at(a), at(b), at(c)];
-      const n = cross([v[0] - u[0], v[1] - u[1], v[2] - u[2]], [w[0] - u[0], w[1] - u[1], w[2] - u[2]]);
-      const middle = [(u[0] + v[0] + w[0]) / 3, (u[1] + v[1] + w[1]) / 3, (u[2] + v[2] + w[2]) / 3];
-      visit(middle, Math.hypot(...n) / 2);
+  for (let t = 0; t < triangles; t++) {
+    const [a, b, c] = [indices[t * 3]! * 3, indices[t * 3 + 1]! * 3, indices[t * 3 + 2]! * 3];
+    total += areas[t] = triangleArea(p, a, b, c);
+    for (let k = 0; k < 3; k++) {
+      middles[t * 3 + k] = (p[a + k]! + p[b + k]! + p[c + k]!) / 3;
+      mean[k]! += middles[t * 3 + k]! * areas[t]!;
     }
-  };
-  each((middle, area) => {
-    total += area;
-    for (let c = 0; c < 3; c++) mean[c]! += middle[c]! * area;
-  });
+  }
   for (let c = 0; c < 3; c++) mean[c]! /= total || 1;
-  each((middle, area) => {
-    const d = [middle[0]! - mean[0]!, middle[1]! - mean[1]!, middle[2]! - mean[2]!];
-    let k = 0;
-    for (let i = 0; i < 3; i++) for (let j = i; j < 3; j++) moments[k++]! += d[i]! * d[j]! * area;
-  });
-  const axes = eigenvectors(moments);
+  const moments = new Float64Array(6); // xx, xy, xz, yy, yz, zz
+  for (let t = 0; t < triangles; t++) {
+    const x = middles[t * 3]! - mean[0]!;
+    const y = middles[t * 3 + 1]! - mean[1]!;
+    const z = middles[t * 3 + 2]! - mean[2]!;
+    const area = areas[t]!;
+    moments[0]! += x * x * area;
+    moments[1]! += x * y * area;
+    moments[2]! += x * z * area;
+    moments[3]! += y * y * area;
+    moments[4]! += y * z * area;
+    moments[5]! += z * z * area;
+  }
+  const axes = eigenvectors([...moments]);
   const [longest, ...across] = axes;
   const forward = facing(longest!, Math.abs(longest![0]) > 0.1 ? [1, 0, 0] : [0, 0, 1]);
   const upright = across.sort((a, b) => Math.abs(b[1]) - Math.abs(a[1]))[0]!;

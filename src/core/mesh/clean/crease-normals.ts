@@ -1,5 +1,5 @@
 import type { Mesh } from '../mesh';
-import { nearPlaces } from './near-places';
+import { samePlaces } from './near-places';
 
 /**
  * Normals computed anew: faces that meet at less than `angle` radians share theirs, weighted by their angle at the vertex; sharper
@@ -7,7 +7,7 @@ import { nearPlaces } from './near-places';
  */
 export function creaseNormals(mesh: Mesh, angle: number): Mesh {
   const { positions: p, indices } = mesh;
-  const places = nearPlaces(p, 0);
+  const places = samePlaces(p);
   const corners = indices.length;
   const faces = faceNormals(mesh);
   const weights = cornerAngles(mesh);

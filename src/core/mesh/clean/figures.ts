@@ -1,7 +1,7 @@
 import type { Mesh } from '../mesh';
 import { volume } from '../measure';
 import { looseParts } from './loose-parts';
-import { nearPlaces } from './near-places';
+import { samePlaces } from './near-places';
 
 /** What there is to clean in a mesh. */
 export interface MeshFigures {
@@ -26,12 +26,12 @@ export function meshFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigu
 
 function countFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigures {
   const { positions, indices } = mesh;
-  const places = nearPlaces(positions, 0);
+  const places = samePlaces(positions);
   const { openEdges, crowdedEdges } = countEdges(indices, places);
   return {
     vertices: positions.length / 3,
     triangles: indices.length / 3,
-    looseParts: looseParts(mesh, places).count,
+    looseParts: looseParts(mesh).count,
     openEdges,
     crowdedEdges,
     isInsideOut: openEdges === 0 && volume(mesh) < 0,
@@ -54,20 +54,20 @@ function sortRange(values: Uint32Array, from: number, to: number): void {
 /** Gathers edges by the lower of their two places, and compares within such a list. */
 function countEdges(indices: Uint32Array, places: Uint32Array): Pick<MeshFigures, 'openEdges' | 'crowdedEdges'> {
   const starts = new Uint32Array(places.length + 1);
-  const each = (visit: (low: number, high: number) => void) => {
-    for (let i = 0; i < indices.length; i += 3) {
-      for (let k = 0; k < 3; k++) {
-        const a = places[indices[i + k]!]!;
-        const b = places[indices[i + ((k + 1) % 3)]!]!;
-        if (a !== b) visit(Math.min(a, b), Math.max(a, b));
-      }
-    }
-  };
-  each((low) => starts[low + 1]!++);
+  const next = (i: number) => (i % 3 === 2 ? i - 2 : i + 1);
+  for (let i = 0; i < indices.length; i++) {
+    const a = places[indices[i]!]!;
+    const b = places[indices[next(i)]!]!;
+    if (a !== b) starts[Math.min(a, b) + 1]!++;
+  }
   for (let v = 0; v < places.length; v++) starts[v + 1]! += starts[v]!;
   const ends = starts.slice();
   const others = new Uint32Array(starts[places.length]!);
-  each((low, high) => (others[ends[low]!++] = high));
+  for (let i = 0; i < indices.length; i++) {
+    const a = places[indices[i]!]!;
+    const b = places[indices[next(i)]!]!;
+    if (a !== b) others[ends[Math.min(a, b)]!++] = Math.max(a, b);
+  }
   let openEdges = 0;
   let crowdedEdges = 0;
   for (let v = 0; v < places.length; v++) {

@@ -1,5 +1,6 @@
 import type { Mesh } from '../mesh';
-import { nearPlaces } from './near-places';
+import { samePlaces } from './near-places';
+import { triangleArea } from '../measure';
 import { withTriangles } from './with-triangles';
 
 export interface LooseParts {
@@ -10,41 +11,47 @@ export interface LooseParts {
   readonly areas: Float64Array;
 }
 
-/** The parts of a mesh that hang together by their vertices' places. */
-export function looseParts(
-  { positions: p, indices }: Pick<Mesh, 'positions' | 'indices'>,
-  places = nearPlaces(p, 0),
-): LooseParts {
-  const root = places.slice();
+const known = new WeakMap<object, LooseParts>();
+
+/** The parts of a mesh that hang together by their vertices' places; found once a mesh. */
+export function looseParts(mesh: Pick<Mesh, 'positions' | 'indices'>): LooseParts {
+  let parts = known.get(mesh);
+  if (!parts) known.set(mesh, (parts = findParts(mesh)));
+  return parts;
+}
+
+function findParts({ positions: p, indices }: Pick<Mesh, 'positions' | 'indices'>): LooseParts {
+  const root = samePlaces(p).slice();
   const find = (v: number) => {
     while (root[v] !== v) v = root[v] = root[root[v]!]!;
     return v;
   };
   for (let i = 0; i < indices.length; i += 3) {
     const a = find(indices[i]!);
-    root[find(indices[i + 1]!)] = a;
-    root[find(indices[i + 2]!)] = a;
+    const b = find(indices[i + 1]!);
+    const c = find(indices[i + 2]!);
+    const least = Math.min(a, b, c); // roots fall, so that paths stay short
+    root[a] = root[b] = root[c] = least;
   }
   const sums = new Float64Array(root.length);
   const triangles = indices.length / 3;
   const owner = new Uint32Array(triangles);
   for (let t = 0; t < triangles; t++) {
-    const [a, b, c] = [indices[t * 3]! * 3, indices[t * 3 + 1]! * 3, indices[t * 3 + 2]! * 3];
-    const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
-    const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
-    owner[t] = find(indices[t * 3]!);
-    sums[owner[t]!]! += Math.sqrt((uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2) / 2;
+    const part = find(indices[t * 3]!);
+    owner[t] = part;
+    sums[part]! += triangleArea(p, indices[t * 3]! * 3, indices[t * 3 + 1]! * 3, indices[t * 3 + 2]! * 3);
   }
   const isPart = new Uint8Array(root.length);
-  for (const id of owner) isPart[id] = 1;
+  for (let t = 0; t < triangles; t++) isPart[owner[t]!] = 1;
   const ids: number[] = [];
   for (let id = 0; id < isPart.length; id++) if (isPart[id] === 1) ids.push(id);
   const order = ids.sort((a, b) => sums[b]! - sums[a]! || a - b);
   const rank = new Uint32Array(root.length);
   order.forEach((id, i) => (rank[id] = i));
+  for (let t = 0; t < triangles; t++) owner[t] = rank[owner[t]!]!;
   return {
     count: order.length,
-    of: owner.map((id) => rank[id]!),
+    of: owner,
     areas: Float64Array.from(order, (id) => sums[id]!),
   };
 }

@@ -5,6 +5,15 @@
 export const nearPlaces = (positions: Float32Array, tolerance: number): Uint32Array =>
   tolerance > 0 ? placesWithin(positions, tolerance) : equalPlaces(positions);
 
+/** The places of equal vertices; found once for the same positions, which must not be written to any more. */
+export function samePlaces(positions: Float32Array): Uint32Array {
+  let places = known.get(positions);
+  if (!places) known.set(positions, (places = equalPlaces(positions)));
+  return places;
+}
+
+const known = new WeakMap<Float32Array, Uint32Array>();
+
 /** Spreads three whole numbers over 32 bits; the last mixing keeps the low bits of round numbers apart. */
 function hash(x: number, y: number, z: number): number {
   const h = Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791);

@@ -1,5 +1,5 @@
 import type { Mesh, Part } from '../mesh';
-import { nearPlaces } from './near-places';
+import { samePlaces } from './near-places';
 
 /**
  * One step of Loop subdivision with J. Warren's weights (C. Loop, Smooth subdivision surfaces based on triangles, 1987): every triangle
@@ -8,7 +8,7 @@ import { nearPlaces } from './near-places';
  */
 export function subdivide(mesh: Mesh): Mesh {
   const { positions: p, indices } = mesh;
-  const places = nearPlaces(p, 0);
+  const places = samePlaces(p);
   const count = places.length;
   const key = (a: number, b: number) => (a < b ? a * count + b : b * count + a);
   // (1) Edges between places, with the corners opposite to them.

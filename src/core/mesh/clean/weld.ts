@@ -33,9 +33,12 @@ export function weld(mesh: Mesh, tolerance: number): Mesh {
     next[v] = first[place]!;
     first[place] = v;
   }
-  const indices = mesh.indices.map((v) => same[v]!);
+  const indices = new Uint32Array(mesh.indices.length);
+  for (let i = 0; i < indices.length; i++) indices[i] = same[mesh.indices[i]!]!;
   return withTriangles({ ...mesh, positions, indices }, (i) => {
-    const [a, b, c] = [places[mesh.indices[i]!]!, places[mesh.indices[i + 1]!]!, places[mesh.indices[i + 2]!]!];
+    const a = places[mesh.indices[i]!];
+    const b = places[mesh.indices[i + 1]!];
+    const c = places[mesh.indices[i + 2]!];
     return a !== b && b !== c && c !== a;
   });
 }

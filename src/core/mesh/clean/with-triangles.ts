@@ -1,6 +1,9 @@
 import type { Mesh, Part } from '../mesh';
 
-/** The mesh with only the triangles that `keeps` (asked with the place of their first index), and only the vertices they use. */
+/**
+ * The mesh with only the triangles that `keeps` (asked with the place of their first index), and only the vertices they use; the very
+ * same mesh when it keeps all.
+ */
 export function withTriangles(mesh: Mesh, keeps: (i: number) => boolean): Mesh {
   const kept = new Uint32Array(mesh.indices.length);
   const parts: Part[] = [];
@@ -13,14 +16,14 @@ export function withTriangles(mesh: Mesh, keeps: (i: number) => boolean): Mesh {
     }
     if (at > start) parts.push({ ...part, start, count: at - start });
   }
-  return onlyUsed({ ...mesh, indices: kept.slice(0, at), parts });
+  return onlyUsed(at === mesh.indices.length ? mesh : { ...mesh, indices: kept.slice(0, at), parts });
 }
 
 /** The mesh without vertices that no triangle uses; the others keep their order. */
 export function onlyUsed(mesh: Mesh): Mesh {
   const count = mesh.positions.length / 3;
   const place = new Int32Array(count).fill(-1);
-  for (const v of mesh.indices) place[v] = 0;
+  for (let i = 0; i < mesh.indices.length; i++) place[mesh.indices[i]!] = 0;
   let used = 0;
   for (let v = 0; v < count; v++) if (place[v] === 0) place[v] = used++;
   if (used === count) return mesh;
@@ -32,12 +35,14 @@ export function onlyUsed(mesh: Mesh): Mesh {
     }
     return to;
   };
+  const indices = new Uint32Array(mesh.indices.length);
+  for (let i = 0; i < indices.length; i++) indices[i] = place[mesh.indices[i]!]!;
   return {
     ...mesh,
     positions: pick(mesh.positions, 3),
     normals: pick(mesh.normals, 3),
     uvs: pick(mesh.uvs, 2),
     ...(mesh.colours && { colours: pick(mesh.colours, 4) }),
-    indices: mesh.indices.map((v) => place[v]!),
+    indices,
   };
 }
