@@ -1,8 +1,12 @@
+import type { PathPoint } from '../core/curve/path-spec';
+import type { CurveSpec } from '../core/curve/registry';
+import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { NamedBytes } from '../formats/format';
-import type { Project } from '../project/schema';
+import type { Guide, Project } from '../project/schema';
+import type { AskedWinding } from './wind-round';
 import type { RunSource, SegmentParts } from './derive';
 import type { RunReport } from './report';
 import type { Held, RunView } from './run-view';
@@ -16,11 +20,19 @@ export interface BroughtMesh {
   readonly box: Box;
 }
 
+/** A guide as the screen draws it. */
+export type GuideView = GuideMesh;
+
 /** What the computing worker does for the page. Brought meshes are found in the browser's storage. */
 export interface ComputeApi {
   view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
   /** A segment as it is prepared, straight. */
   segment(segment: SegmentParts, onProgress: OnProgress): Promise<Result<SegmentView>>;
+  guide(guide: Guide): Promise<Result<GuideView>>;
+  /** The run's path, pushed out of a guide. Problems: `guide.unknown`, `guide.not-cleared`, and those of the run. */
+  pushOut(source: RunSource, guide: Guide): Promise<Result<CurveSpec>>;
+  /** Points that wind about a guide's own y axis. */
+  windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,

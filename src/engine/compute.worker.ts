@@ -7,7 +7,9 @@ import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import type { ComputeApi } from './compute-api';
 import { Deriver } from './derive';
+import { pushOutOf } from './push-out-of';
 import { buildSegmentView } from './segment-view';
+import { windRound } from './wind-round';
 import { buildRunView, SegmentNumbers, transferables } from './run-view';
 
 const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
@@ -26,6 +28,15 @@ const api: ComputeApi = {
   async segment(segment, onProgress) {
     const ready = await deriver.segment(segment, onProgress);
     return ready.ok ? ok(buildSegmentView(ready.value), ready.warnings) : ready;
+  },
+  async guide(guide) {
+    const ready = await deriver.guides.get(guide);
+    return ready.ok ? ok(ready.value.mesh, ready.warnings) : ready;
+  },
+  pushOut: (source, guide) => pushOutOf(deriver, source, guide),
+  async windRound(guide, winding) {
+    const ready = await deriver.guides.get(guide);
+    return ready.ok ? windRound(ready.value, guide, winding) : ready;
   },
   async bring(files, onProgress) {
     const result = await bringMesh(files, onProgress);

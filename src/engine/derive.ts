@@ -16,9 +16,10 @@ import type { Mesh } from '../core/mesh/mesh';
 import { maker, makeSegment, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { halfWidth, prepareSegment, type PreparedSegment } from '../core/segment/prepare';
 import { buildSupport } from '../core/segment/support';
-import type { Project, Run, Segment } from '../project/schema';
+import type { Guide, Project, Run, Segment } from '../project/schema';
 import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-finishes';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
+import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { Recent } from './recent';
 import { TextureImager, type LoadBytes } from './texture-images';
 
@@ -44,6 +45,8 @@ export interface RunSource {
   readonly segment: Segment;
   readonly curve: CurveSpec;
   readonly job: RunJob;
+  /** The guides that it sits on or keeps clear of; the very same list as long as nothing about them changes. */
+  readonly guides: readonly Guide[];
 }
 
 /** Everything about a run short of its bent vertices. */
@@ -64,11 +67,13 @@ export class Deriver {
   readonly #imager: TextureImager;
   readonly #meshes = new Recent<Promise<Result<Mesh>>>(2);
   readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
+  readonly guides: GuideKeeper;
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
 
   constructor(loadAsset: LoadAsset, loadBytes: LoadBytes = async () => undefined) {
     this.#loadAsset = loadAsset;
+    this.guides = new GuideKeeper((id) => this.#brought(id));
     this.#imager = new TextureImager(loadBytes);
   }
 
@@ -79,7 +84,9 @@ export class Deriver {
     const { prepared, support, slices } = ready.value;
     const { job, curve } = source;
     const half = halfWidth(prepared.box);
-    const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS);
+    const guides = await this.guides.all(source.guides);
+    const sat = guides.find(({ id }) => id === job.bending.frames.guide);
+    const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS, sat);
     if (!table.ok) return table;
     const plan = planRun({ table: table.value, segment: prepared, job, time, slices });
     if (!plan.ok) return plan;
@@ -94,6 +101,7 @@ export class Deriver {
       support,
       job,
       laying,
+      guides,
     });
     return ok({ source, ready: ready.value, table: table.value, plan: plan.value, findings }, ready.warnings);
   }
@@ -182,14 +190,19 @@ export class Deriver {
     });
   }
 
-  table(curve: CurveSpec, job: RunJob, tolerance: number): Result<FrameTable> {
+  /** `sat` = the guide that the run sits on. */
+  table(curve: CurveSpec, job: RunJob, tolerance: number, sat?: ReadyGuide): Result<FrameTable> {
     const arc = this.arc(curve);
     if (!arc.ok) return arc;
     const { frames } = job.bending;
-    const key = `${JSON.stringify([frames, tolerance])}${JSON.stringify(curve)}`;
-    return ok(this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance })));
+    const key = `${JSON.stringify([frames, tolerance, sat?.key])}${JSON.stringify(curve)}`;
+    const { points } = curve;
+    const surface = sat?.surface;
+    return ok(this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface })));
   }
 }
+
+const NO_GUIDES: readonly Guide[] = [];
 
 /** The parts of a project that a run names. Problems: `run.unknown` with `id`. */
 export function sourceOf(project: Project, run: Run): Result<RunSource> {
@@ -197,5 +210,8 @@ export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const path = project.paths.find(({ id }) => id === run.path);
   if (!segment || !path) return fail('run.unknown', { id: run.id });
   const { laying, bending, motion } = run;
-  return ok({ segment, curve: path.curve as CurveSpec, job: { laying, bending, motion } });
+  const { guides } = project;
+  const sits = bending.frames.rule === 'sitOnGuide' && bending.frames.guide !== undefined;
+  const needed = sits || guides.some(({ clearance, visible }) => visible && clearance !== null) ? guides : NO_GUIDES;
+  return ok({ segment, curve: path.curve as CurveSpec, job: { laying, bending, motion }, guides: needed });
 }

@@ -73,7 +73,9 @@ async function hugeRun(columns: number, rows: number) {
 it('brings and lays a mesh of 2 million triangles, and refuses one above the limit', async () => {
   const { segment, curve, assets, triangles } = await hugeRun(2000, 500);
   expect(triangles).toBe(2_000_000);
-  const derived = unwrap(await new Deriver(loadFrom(assets)).derive({ segment, curve, job: JOB_DEFAULTS }, null));
+  const derived = unwrap(
+    await new Deriver(loadFrom(assets)).derive({ segment, curve, job: JOB_DEFAULTS, guides: [] }, null),
+  );
   expect(derived.plan.laying.placements).toHaveLength(2);
   const one = strip(1, 1);
   const indices = new Uint32Array(3 * 4_000_001);

@@ -15,6 +15,15 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `Wheels ${f.first} and ${f.second} overlap, so no belt fits round both. Move them apart or make them smaller in step 2.`,
   'belt.misses': (f) =>
     `The belt does not touch wheel ${f.wheel} from its side. Move it, or let it press from the other side in step 2.`,
+  'guide.missed': (f) =>
+    `At a height of ${metresText(f.height)} there is nothing of the guide to wind about. Begin higher, or rise less.`,
+  'guide.unknown': () => 'The guide is no longer there. Choose another one.',
+  'guide.not-cleared': () =>
+    'The path could not be pushed out of the guide by itself. Move its points, or give it points of its own in step 2.',
+  'points.not-numbers': (f) =>
+    `Line ${f.line} holds no three numbers: “${f.text}”. Give x, y and z in metres on every line.`,
+  'points.none': () => 'There are no points to paste. Copy lines of x, y and z in metres.',
+  'winding.none': () => 'A winding needs some turns. Set Turns to a number other than 0.',
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,
   'section.too-few-corners': (f) =>

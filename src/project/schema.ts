@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { runJobSchema } from '../core/bending/run-spec';
 import { curveSpecSchema } from '../core/curve/registry';
+import { guideSpecSchema } from '../core/guides/guide-spec';
 import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 
@@ -17,6 +18,8 @@ export const segmentSchema = z.strictObject({
   /** How parts of it look, over what it brings. */
   finishes: z.array(finishSpecSchema).max(64).readonly().default([]),
 });
+/** Something to aim at or keep clear of; never part of what is baked unless that is asked for. */
+export const guideSchema = z.strictObject({ id, name, visible: z.boolean(), ...guideSpecSchema.shape });
 export const pathSchema = z.strictObject({ id, name, curve: curveSpecSchema });
 export const runSchema = z.strictObject({
   id,
@@ -37,9 +40,10 @@ export const projectSchema = z
     segments: z.array(segmentSchema).max(500).readonly(),
     paths: z.array(pathSchema).max(500).readonly(),
     runs: z.array(runSchema).max(500).readonly(),
+    guides: z.array(guideSchema).max(500).readonly().default([]),
   })
   .superRefine((project, context) => {
-    for (const key of ['segments', 'paths', 'runs'] as const) {
+    for (const key of ['segments', 'paths', 'runs', 'guides'] as const) {
       const seen = new Set<string>();
       project[key].forEach((item, i) => {
         if (seen.has(item.id))
@@ -64,6 +68,7 @@ export const projectSchema = z
 export type Project = z.infer<typeof projectSchema>;
 export type Segment = z.infer<typeof segmentSchema>;
 export type Path = z.infer<typeof pathSchema>;
+export type Guide = z.infer<typeof guideSchema>;
 export type Run = z.infer<typeof runSchema>;
 
 export const emptyProject = (projectName: string): Project => ({
@@ -73,14 +78,16 @@ export const emptyProject = (projectName: string): Project => ({
   segments: [],
   paths: [],
   runs: [],
+  guides: [],
 });
 
-/** Ids of the brought meshes and images that a project's segments use. */
+/** Ids of the brought meshes and images that a project's segments and guides use. */
 export const assetIdsOf = (project: Project): readonly string[] => [
-  ...new Set(
-    project.segments.flatMap(({ source, finishes }) => [
+  ...new Set([
+    ...project.guides.flatMap(({ shape }) => (shape.from === 'asset' ? [shape.asset] : [])),
+    ...project.segments.flatMap(({ source, finishes }) => [
       ...(source.from === 'asset' ? [source.asset] : []),
       ...finishes.flatMap(({ texture }) => (texture?.from === 'image' ? [texture.asset] : [])),
     ]),
-  ),
+  ]),
 ];

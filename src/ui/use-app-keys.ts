@@ -1,25 +1,48 @@
 import { useHotkeys } from 'react-hotkeys-hook';
-import { deletePoint } from '../project/commands/paths';
+import { deletePoints } from '../project/commands/paths';
+import { deleteGuide } from '../project/commands/guides';
 import { useApp } from './state/app-context';
+import { chosenPoints } from './state/session-store';
+import { usePointClipboard } from './state/use-point-clipboard';
 
 /** Keys that work wherever the focus is, except in fields. */
 export function useAppKeys(): void {
   const { document, session } = useApp();
   const past = () => document.temporal.getState();
   const set = session.getState().set;
+  const { copy, paste } = usePointClipboard();
+  const selectedRun = () => {
+    const { runs } = document.getState().project;
+    return runs.find(({ id }) => id === session.getState().run) ?? runs[0];
+  };
   useHotkeys('mod+z', () => past().undo(), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), { preventDefault: true });
   useHotkeys('home', () => session.getState().frame('all'));
   useHotkeys('end', () => session.getState().frame('run'));
-  useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool === 'pen' });
-  useHotkeys('delete, backspace', () => {
-    const { point, run: runId } = session.getState();
-    const { project, edit } = document.getState();
-    const run = project.runs.find(({ id }) => id === runId);
-    if (point === undefined || !run) return;
-    edit((p) => deletePoint(p, run.path, point));
-    set({ point: undefined });
+  useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool !== 'shape' });
+  useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
+    enabled: () => session.getState().tool === 'shape',
   });
+  useHotkeys('delete, backspace', () => {
+    const { project, edit } = document.getState();
+    const { guide } = session.getState();
+    const chosen = chosenPoints(session.getState());
+    const run = selectedRun();
+    if (chosen.length > 0 && run) edit((p) => deletePoints(p, run.path, chosen));
+    else if (project.guides.some(({ id }) => id === guide)) edit((p) => deleteGuide(p, guide!));
+    set({ point: undefined, guide: undefined });
+  });
+  useHotkeys(
+    'mod+a',
+    () => {
+      const path = document.getState().project.paths.find(({ id }) => id === selectedRun()?.path);
+      const all = path?.curve.points.map((_, i) => i) ?? [];
+      set({ point: all[0], more: all.slice(1), guide: undefined });
+    },
+    { preventDefault: true },
+  );
+  useHotkeys('mod+c', () => copy(), { enabled: () => session.getState().point !== undefined });
+  useHotkeys('mod+v', () => void paste());
   useHotkeys(
     'space',
     () => {

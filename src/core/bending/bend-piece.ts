@@ -1,5 +1,15 @@
 import { fillFrame } from '../frames/fill-frame';
-import { CURVATURE, FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable } from '../frames/frame-table';
+import {
+  CURVATURE,
+  FLARE,
+  FORWARD,
+  FRAME_STRIDE,
+  GAUGE,
+  SIDE,
+  TWIST,
+  UP,
+  type FrameTable,
+} from '../frames/frame-table';
 import type { OnProgress } from '../math/progress';
 import type { PreparedSegment } from '../segment/prepare';
 import { stiffPlaces } from '../segment/stiff-zones';
@@ -10,7 +20,7 @@ export interface Bend {
   readonly station: number;
   /** Metres along the path per metre of segment. */
   readonly factor: number;
-  /** Thickness factor across the path. */
+  /** Thickness factor across the path, times what the path's points say. */
   readonly gauge: number;
   /** Roll at station `rollFrom`, radians, and radians per metre from there on. */
   readonly roll: number;
@@ -22,8 +32,9 @@ export interface Bend {
  * Writes the bent positions and normals of a piece, flat xyz, from vertex `firstVertex` on. One frame serves a whole row.
  *
  * A vertex (x, y, z) goes to P + o with o = gauge (y up + z side). With curvature vector k and total twist w per metre the
- * surface runs along x as factor ((1 - k.o) forward + w forward x o), so the inverse transpose takes a normal (a, b, c) to
- * up b / gauge + side c / gauge + forward (a / factor - w (y c - z b)) / (1 - k.o); derived from the frame equations.
+ * surface runs along x as factor ((1 - k.o) forward + w forward x o + gauge' (y up + z side)), so the inverse transpose takes a normal
+ * (a, b, c) to up b / gauge + side c / gauge + forward (a / factor - w (y c - z b) - gauge' / gauge (y b + z c)) / (1 - k.o); derived
+ * from the frame equations.
  */
 export function bendPiece(
   outPositions: Float32Array,
@@ -102,6 +113,7 @@ function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): Row
 function carryStiff(frames: Float64Array, at: number, by: number, rollPerMetre: number): void {
   for (let c = 0; c < 3; c++) frames[at + c]! += by * frames[at + FORWARD + c]!;
   frames.fill(0, at + CURVATURE, at + TWIST);
+  frames[at + FLARE] = 0;
   frames[at + TWIST] = -rollPerMetre;
 }
 
@@ -111,10 +123,11 @@ function placeRows(
   positions: Float32Array,
   rows: Uint32Array,
   frames: Float64Array,
-  gauge: number,
+  runGauge: number,
 ): void {
   for (let r = 0; r + 1 < rows.length; r++) {
     const f = r * FRAME_STRIDE;
+    const gauge = runGauge * frames[f + GAUGE]!;
     const px = frames[f]!;
     const py = frames[f + 1]!;
     const pz = frames[f + 2]!;
@@ -145,9 +158,11 @@ function turnRows(
   factors: Float64Array,
   bend: Bend,
 ): void {
-  const { gauge, rollPerMetre } = bend;
+  const { rollPerMetre } = bend;
   for (let r = 0; r + 1 < rows.length; r++) {
     const f = r * FRAME_STRIDE;
+    const gauge = bend.gauge * frames[f + GAUGE]!;
+    const flare = bend.gauge * frames[f + FLARE]!;
     const ahead = gauge / factors[r]!;
     const fx = frames[f + 3]!;
     const fy = frames[f + 4]!;
@@ -171,7 +186,7 @@ function turnRows(
       const b = normals[(i + 1) | 0]!;
       const c = normals[(i + 2) | 0]!;
       // Times the gauge, so that b and c stay as they are: nothing to renormalise where the normal has no forward part.
-      const forward = normals[i]! * ahead - twist * (y * c - z * b);
+      const forward = normals[i]! * ahead - twist * (y * c - z * b) - flare * (y * b + z * c);
       if (forward * forward < SQUARE_ON) {
         out[o] = ux * b + sx * c;
         out[(o + 1) | 0] = uy * b + sy * c;

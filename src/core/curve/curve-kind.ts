@@ -1,4 +1,5 @@
 import type { Result } from '../math/result';
+import type { Vec3 } from '../math/vec3';
 import type { Curve } from './curve';
 import type { PathPoint, PathShape } from './path-spec';
 
@@ -62,6 +63,8 @@ export interface CurveKind<K extends string = string> {
    * parameter as `compile` runs through it. The shape stays as it is, exactly where the kind allows it.
    */
   insert(shape: PathShape, leg: number, t: number): InsertedPoint;
+  /** Whether a path of few numbers may be turned about a unit axis by turning its points; absent = about any. */
+  turnsAbout?(axis: Vec3): boolean;
   /** The same curve run through the other way, where turning the points round is not all there is to it. */
   reversed?(shape: PathShape): PathShape;
   reducedRoundings?(shape: PathShape): readonly ReducedRounding[];

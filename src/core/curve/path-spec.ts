@@ -16,6 +16,8 @@ export const pathPointSchema = z.strictObject({
   /** Handles, relative to the position, metres. */
   handleIn: vec3Schema.optional(),
   handleOut: vec3Schema.optional(),
+  /** The handles go their own ways: moving one leaves the other. */
+  broken: z.literal(true).optional(),
   /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. */
   held: z.literal(true).optional(),
   /** On a mixed path: what the curve does here; absent = smooth. */
@@ -26,6 +28,9 @@ export const pathPointSchema = z.strictObject({
   weight: z.number().min(1e-3).max(1e3).optional(),
   /** The wheel of a belt here presses from outside. */
   outside: z.literal(true).optional(),
+  /** Roll of the run here, radians, and its thickness as a factor; blended from point to point along the path. */
+  roll: z.number().min(-1e4).max(1e4).optional(),
+  gauge: z.number().min(1e-3).max(1e3).optional(),
 });
 
 export type PointManner = (typeof POINT_MANNERS)[number];
@@ -35,11 +40,14 @@ export interface PathPoint {
   readonly radius?: number | undefined;
   readonly handleIn?: Vec3 | undefined;
   readonly handleOut?: Vec3 | undefined;
+  readonly broken?: true | undefined;
   readonly held?: true | undefined;
   readonly as?: PointManner | undefined;
   readonly straight?: true | undefined;
   readonly weight?: number | undefined;
   readonly outside?: true | undefined;
+  readonly roll?: number | undefined;
+  readonly gauge?: number | undefined;
 }
 
 /** The point without hold on its tangent. */

@@ -2,6 +2,7 @@ import type { RunJob } from '../bending/run-spec';
 import type { CurveSpec } from '../curve/registry';
 import type { FrameRuleName } from '../frames/registry';
 import type { FrameTable } from '../frames/frame-table';
+import type { Surface } from '../guides/surface';
 import type { Laying } from '../laying/lay';
 import type { LayingRuleName } from '../laying/registry';
 import type { PreparedSegment } from '../segment/prepare';
@@ -15,6 +16,8 @@ export type Remedy =
   | { readonly kind: 'prepare'; readonly change: Partial<PrepareSpec> }
   /** Metres. */
   | { readonly kind: 'roundBend'; readonly station: number; readonly radius: number }
+  /** The path keeps clear of a guide; worked out where guides are. */
+  | { readonly kind: 'pushOut'; readonly guide: string }
   | { readonly kind: 'setPointRadius'; readonly point: number; readonly radius: number };
 
 /** Something that the checks noticed. */
@@ -24,6 +27,8 @@ export interface Finding {
   readonly at?: { readonly from: number; readonly to: number; readonly station: number };
   /** Amounts: metres, radians, counts or plain shares, as the check says. */
   readonly facts: Readonly<Record<string, number>>;
+  /** The guide that it is about. */
+  readonly guide?: string;
   readonly remedy?: Remedy;
 }
 
@@ -39,6 +44,15 @@ export interface CheckInput {
   readonly support: Float64Array;
   readonly job: RunJob;
   readonly laying: Laying;
+  /** Guides in the scene, with how far runs are to keep away from each. */
+  readonly guides: readonly CheckedGuide[];
+}
+
+export interface CheckedGuide {
+  readonly id: string;
+  /** Metres; null = it is not checked. */
+  readonly clearance: number | null;
+  readonly surface: Surface;
 }
 
 /** Looks for one kind of trouble; adding one is a file in `checks/` and a line in its list. */

@@ -33,6 +33,7 @@ function find(path: CurveSpec, { segment = plank, job = {}, prepare = {}, isBrou
     support,
     job: whole,
     laying,
+    guides: [],
   });
 }
 

@@ -1,7 +1,10 @@
 import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
+import type { Surface } from '../guides/surface';
 import { KINK_ANGLE } from '../math/tolerance';
+import { applyPointValues, type PointValues } from './along-points';
 import { CURVATURE, FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Kink } from './frame-table';
+import { matchEnds } from './match-ends';
 import { frameRule, type FrameSpec } from './registry';
 
 export interface FrameTableOptions {
@@ -9,6 +12,10 @@ export interface FrameTableOptions {
   readonly tolerance?: number;
   /** Number of intervals, in place of the one that follows from the tolerance. */
   readonly intervals?: number;
+  /** The path's points, for what they say of roll and gauge. */
+  readonly points?: readonly PointValues[];
+  /** The guide that the run sits on. */
+  readonly surface?: Surface | undefined;
 }
 
 const MIN_INTERVALS = 64;
@@ -33,13 +40,16 @@ export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTa
     step,
     closed: curve.closed,
     up: spec.up,
+    surface: options.surface,
   });
+  const endTwist = spec.ends && !curve.closed ? matchEnds(frames, intervals, step, spec.up, spec.ends) : 0;
+  const pointStations = Float64Array.from(curve.pointParams, (u) => stationOf(arc, u));
+  applyPointValues(frames, options.points ?? [], pointStations, { intervals, step, closed: curve.closed });
   fillSides(frames, intervals);
   fillTwist(frames, intervals, step, curve.closed);
-  const pointStations = Float64Array.from(curve.pointParams, (u) => stationOf(arc, u));
   const { closed } = curve;
   const { planLength } = arc;
-  return { closed, intervals, step, frames, length, planLength, pointStations, kinks, closingTwist, steep };
+  return { closed, intervals, step, frames, length, planLength, pointStations, kinks, closingTwist, steep, endTwist };
 }
 
 /** Intervals whose chords stay within `tolerance` at the sharpest place: sagitta = curvature step^2 / 8. */

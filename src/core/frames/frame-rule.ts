@@ -1,3 +1,4 @@
+import type { Surface } from '../guides/surface';
 import type { Vec3 } from '../math/vec3';
 import type { SteepReach } from './frame-table';
 
@@ -8,6 +9,8 @@ export interface FrameRuleInput {
   readonly closed: boolean;
   /** Direction that counts as up; need not be a unit vector. */
   readonly up: Vec3;
+  /** The guide that a run may sit on; absent = there is none. */
+  readonly surface?: Surface | undefined;
 }
 
 export interface FrameRuleOutcome {

@@ -1,13 +1,15 @@
 /**
  * Numbers per sample: position xyz, forward xyz, up xyz, side xyz, curvature vector xyz (1/m), twist (radians per metre by
- * which up turns about forward beyond least twist).
+ * which up turns about forward beyond least twist), gauge (thickness factor across the path) and flare (gauge per metre).
  */
-export const FRAME_STRIDE = 16;
+export const FRAME_STRIDE = 18;
 export const FORWARD = 3;
 export const UP = 6;
 export const SIDE = 9;
 export const CURVATURE = 12;
 export const TWIST = 15;
+export const GAUGE = 16;
+export const FLARE = 17;
 
 /** A place where the path turns on the spot. */
 export interface Kink {
@@ -38,4 +40,6 @@ export interface FrameTable {
   /** Radians that a closed path's frames were turned by, evenly over the length, so that they close. */
   readonly closingTwist: number;
   readonly steep: readonly SteepReach[];
+  /** Radians per metre that matching the ends added; 0 where that was not asked for. */
+  readonly endTwist: number;
 }

@@ -1,6 +1,6 @@
 import { assertNever } from '../math/assert-never';
 import type { BendingSpec } from '../bending/bending-spec';
-import type { FrameTable } from '../frames/frame-table';
+import { FLARE, FRAME_STRIDE, GAUGE, TWIST, type FrameTable } from '../frames/frame-table';
 import { curvatureAt } from '../frames/tightness';
 import type { PreparedSegment } from './prepare';
 
@@ -52,18 +52,30 @@ export function neededRow(
   to: number,
   bend: { readonly offset: number; readonly tolerance: number; readonly twist: number },
 ): number {
+  const f = table.frames;
   let sharpest = 0;
+  let gauge = 0;
+  let twist = 0;
+  let swell = 0; // how fast the flare changes
   const first = Math.floor(from / table.step);
   const last = Math.ceil(to / table.step);
   const wrap = (i: number) => (table.closed ? ((i % table.intervals) + table.intervals) % table.intervals : i);
   for (let i = first; i <= last; i++) {
     const k = wrap(i);
-    if (k >= 0 && k <= table.intervals) sharpest = Math.max(sharpest, curvatureAt(table, k));
+    if (k < 0 || k > table.intervals) continue;
+    const at = k * FRAME_STRIDE;
+    sharpest = Math.max(sharpest, curvatureAt(table, k));
+    gauge = Math.max(gauge, f[at + GAUGE]!);
+    twist = Math.max(twist, Math.abs(f[at + TWIST]! + bend.twist));
+    if (k < table.intervals)
+      swell = Math.max(swell, Math.abs(f[at + FRAME_STRIDE + FLARE]! - f[at + FLARE]!) / table.step);
   }
-  sharpest = Math.min(sharpest, 4 / Math.max(bend.offset, 1e-6));
+  const offset = bend.offset * (gauge || 1);
+  sharpest = Math.min(sharpest, 4 / Math.max(offset, 1e-6));
   return Math.min(
-    longestRow(sharpest, bend.offset, bend.tolerance),
-    longestTwistedRow(bend.twist, bend.offset, bend.tolerance),
+    longestRow(sharpest, offset, bend.tolerance),
+    longestTwistedRow(twist, offset, bend.tolerance),
+    swell * bend.offset > 1e-9 ? Math.sqrt((8 * bend.tolerance) / (swell * bend.offset)) : Infinity,
   );
 }
 

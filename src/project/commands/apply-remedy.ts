@@ -29,6 +29,8 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
       );
       return changed === project ? undefined : changed;
     }
+    case 'pushOut':
+      return undefined; // needs the guide's surface: the worker does it
     default:
       return assertNever(remedy);
   }

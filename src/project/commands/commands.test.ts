@@ -3,7 +3,7 @@ import type { CurveKindName } from '../../core/curve/registry';
 import { causeway } from '../samples';
 import type { Project } from '../schema';
 import { applyRemedy } from './apply-remedy';
-import { changeCurve, deletePoint, extend, insertPoint, moveHandle, movePoint, reverse, setClosed } from './paths';
+import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, reverse, setClosed } from './paths';
 import { changeRun, deleteRun, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
 
@@ -19,7 +19,7 @@ describe('commands', () => {
     const before = structuredClone(project);
     movePoint(project, PATH, 2, [1, 2, 3]);
     insertPoint(project, PATH, 30);
-    deletePoint(project, PATH, 0);
+    deletePoints(project, PATH, [0]);
     reverse(project, PATH);
     setStep(project, 'causeway', 'laying', { gap: 1 });
     deleteRun(project, 'causeway');

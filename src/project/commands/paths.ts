@@ -1,7 +1,11 @@
+import { plugIn, straightEnd, type EndManner, type EndPlace, type PathEnd } from '../../core/curve/edit/end-leg';
 import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
-import { deletePoint as withoutPoint, movePoint as movedPoint } from '../../core/curve/edit/move-point';
+import { joinPaths } from '../../core/curve/edit/join';
+import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../core/curve/edit/move-point';
 import { reversePath } from '../../core/curve/edit/reverse';
+import { splitAt } from '../../core/curve/edit/split';
+import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import type { PathPoint } from '../../core/curve/path-spec';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
@@ -27,8 +31,13 @@ export const setPoint = (project: Project, id: string, i: number, change: Partia
 export const movePoint = (project: Project, id: string, i: number, position: Vec3): Project =>
   changeCurve(project, id, (curve) => movedPoint(curve, i, position));
 
+/** Moves, turns or scales the chosen points with their handles. */
+export const transform = (project: Project, id: string, chosen: readonly number[], by: Transform): Project =>
+  changeCurve(project, id, (curve) => transformPoints(curve, chosen, by));
+
 /**
- * Moves one handle of a point, relative to it; the other one turns with it and keeps its length, so that the path stays smooth.
+ * Moves one handle of a point, relative to it; the other one turns with it and keeps its length, so that the path stays smooth, unless
+ * the two are broken.
  */
 export function moveHandle(
   project: Project,
@@ -43,7 +52,7 @@ export function moveHandle(
     const l = Math.hypot(...to);
     const kept = point[other] ? Math.hypot(...point[other]) : l;
     const turned: Vec3 = l > 0 ? [(-to[0] / l) * kept, (-to[1] / l) * kept, (-to[2] / l) * kept] : to;
-    const changed = { ...point, [which]: to, [other]: turned };
+    const changed = point.broken ? { ...point, [which]: to } : { ...point, [which]: to, [other]: turned };
     return { ...curve, points: curve.points.map((p, k) => (k === i ? changed : p)) };
   });
 }
@@ -59,8 +68,64 @@ export function insertPoint(project: Project, id: string, station: number): { pr
   return { project: changed, point };
 }
 
-export const deletePoint = (project: Project, id: string, i: number): Project =>
-  changeCurve(project, id, (curve) => withoutPoint(curve, i));
+export const deletePoints = (project: Project, id: string, chosen: readonly number[]): Project =>
+  changeCurve(project, id, (curve) => withoutPoints(curve, chosen));
+
+/** Puts points in after point `after` (-1 = before the first). */
+export const pastePoints = (project: Project, id: string, after: number, points: readonly PathPoint[]): Project =>
+  changeCurve(project, id, (curve) => ({
+    ...curve,
+    points: [...curve.points.slice(0, after + 1), ...points, ...curve.points.slice(after + 1)],
+  }));
+
+/** Makes an end straight; undefined where the path is too short for it. */
+export const makeEndStraight = (
+  project: Project,
+  id: string,
+  end: PathEnd,
+  manner: EndManner,
+  length: number,
+): Project | undefined => changedOr(project, id, (curve) => straightEnd(curve, end, manner, length));
+
+/** Plugs an end in; undefined where the path has no such end. */
+export const plugEnd = (project: Project, id: string, end: PathEnd, mouth: EndPlace): Project | undefined =>
+  changedOr(project, id, (curve) => plugIn(curve, end, mouth));
+
+function changedOr(project: Project, id: string, change: (curve: CurveSpec) => CurveSpec | undefined) {
+  const changed = changeCurve(project, id, (curve) => change(curve) ?? curve);
+  return changed === project ? undefined : changed;
+}
+
+/**
+ * Cuts a path at point i. The second part becomes a path of its own (`newId` names it), and every run along the path goes on there as a
+ * copy. Undefined where there is nothing to cut.
+ */
+export function splitPath(project: Project, id: string, i: number, newId: () => string): Project | undefined {
+  const path = project.paths.find((p) => p.id === id);
+  const parts = path && splitAt(path.curve as CurveSpec, i);
+  if (!parts) return undefined;
+  const first = changeCurve(project, id, () => parts[0]!);
+  if (!parts[1]) return first;
+  const second = newId();
+  const copies = project.runs
+    .filter((run) => run.path === id)
+    .map((run) => ({ ...run, id: newId(), name: `${run.name.slice(0, 190)}, part 2`, path: second }));
+  const cut = { id: second, name: `${path.name.slice(0, 190)}, part 2`, curve: parts[1] as Path['curve'] };
+  return { ...first, paths: [...first.paths, cut], runs: [...first.runs, ...copies] };
+}
+
+/** Joins another path to this one; the runs that followed it go, for this path's runs go on there. */
+export function joinPath(project: Project, id: string, otherId: string): Project | undefined {
+  const other = project.paths.find((p) => p.id === otherId);
+  const joined = other && changedOr(project, id, (curve) => joinPaths(curve, other.curve as CurveSpec));
+  return (
+    joined && {
+      ...joined,
+      paths: joined.paths.filter((p) => p.id !== otherId),
+      runs: joined.runs.filter((run) => run.path !== otherId),
+    }
+  );
+}
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>
   changeCurve(project, id, (curve) => extendPath(curve, end, position));

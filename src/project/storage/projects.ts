@@ -20,7 +20,8 @@ export async function listProjects(): Promise<readonly ShelfItem[]> {
 /** A stored project; undefined when there is none or it cannot be understood. */
 export async function loadProject(id: string): Promise<StoredProject | undefined> {
   const stored = await (await database()).get('projects', id);
-  return stored && projectSchema.safeParse(stored.project).success ? stored : undefined;
+  const parsed = projectSchema.safeParse(stored?.project);
+  return stored && parsed.success ? { ...stored, project: parsed.data } : undefined;
 }
 
 export async function createProject(project: Project): Promise<StoredProject> {
@@ -59,7 +60,9 @@ export async function restoreProject(stored: StoredProject): Promise<void> {
 /** Deletes the meshes that no stored project uses. For when no project is open yet. */
 export async function dropUnusedAssets(): Promise<void> {
   const db = await database();
-  const used = new Set((await db.getAll('projects')).flatMap(({ project }) => assetIdsOf(project)));
+  const stored = (await db.getAll('projects')).map(({ project }) => projectSchema.safeParse(project));
+  if (!stored.every(({ success }) => success)) return; // what it uses is not known
+  const used = new Set(stored.flatMap(({ data }) => assetIdsOf(data!)));
   for (const asset of await db.getAllKeys('assets')) if (!used.has(asset)) await db.delete('assets', asset);
 }
 

@@ -1,13 +1,18 @@
 'use client';
 
+import { useRef } from 'react';
+import { middleOf } from '../../core/curve/edit/transform-points';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
-import { deletePoint, moveHandle, movePoint } from '../../project/commands/paths';
+import { deletePoints, moveHandle, movePoint, plugEnd, transform } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { metres } from '../format';
-import { useEdit, useGesture, useRunResult, useSession, useSet, useRun } from '../state/app-context';
+import { useApp, useChosen, useEdit, useGesture, useRun, useRunResult, useSession, useSet } from '../state/app-context';
+import { chosenPoints } from '../state/session-store';
 import { HandleLines } from './HandleLines';
 import { PathPointDisc } from './PathPointDisc';
+import { snap, type Snapped } from './snap';
+import type { DragAt } from './use-disc-drag';
 import type { Viewport } from './viewport';
 
 /** Most points that are shown as discs; on longer paths the ones nearest to the selected point. */
@@ -17,21 +22,58 @@ const MOST_DISCS = 300;
 export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path }) {
   const run = useRun();
   const view = useSession((s) => s.view);
-  const selected = useSession((s) => s.point);
+  const chosen = useChosen();
   const stations = useRunResult(run?.id)?.view.path.pointStations;
+  const { document, session } = useApp();
   const edit = useEdit();
   const set = useSet();
   const { begin, end } = useGesture();
+  const caught = useRef<Snapped>(undefined);
   const curve = path.curve as CurveSpec;
+  const selected = chosen[0];
+  const isShown = new Set(chosen);
+
+  const select = (i: number, isMore: boolean) => {
+    const now = chosenPoints(session.getState());
+    if (!isMore) {
+      if (!now.includes(i)) set({ point: i, guide: undefined }); // one of several is kept with them, to be dragged
+      return;
+    }
+    const next = now.includes(i) ? now.filter((k) => k !== i) : [i, ...now];
+    set({ point: next[0], more: next.slice(1), guide: undefined });
+  };
+  const move = (i: number, to: Vec3, at: DragAt) => {
+    const { project } = document.getState();
+    const now = chosenPoints(session.getState());
+    const { snapping } = session.getState();
+    const snapped: Snapped = at.isExact
+      ? { place: to }
+      : snap(to, { viewport, project, snapping, path: path.id, chosen: now, x: at.x, y: at.y });
+    caught.current = snapped;
+    if (now.length < 2) return edit((p) => movePoint(p, path.id, i, snapped.place));
+    const from = project.paths.find(({ id }) => id === path.id)!.curve.points[i]!.position;
+    edit((p) => transform(p, path.id, now, { kind: 'move', by: sub(snapped.place, from) }));
+  };
+  const finish = (i: number, hasMoved: boolean) => {
+    const mouth = caught.current?.mouth;
+    caught.current = undefined;
+    if (mouth) edit((p) => plugEnd(p, path.id, i === 0 ? 'start' : 'end', mouth) ?? p);
+    end();
+    if (!hasMoved && chosenPoints(session.getState()).length > 1 && !isMoreHeld.current) set({ point: i });
+  };
+  const isMoreHeld = useRef(false);
   const remove = (i: number) => {
-    edit((project) => deletePoint(project, path.id, i));
+    const now = chosenPoints(session.getState());
+    edit((project) => deletePoints(project, path.id, now.includes(i) ? now : [i]));
     set({ point: undefined });
   };
+
   const first = Math.max(0, Math.min((selected ?? 0) - MOST_DISCS / 2, curve.points.length - MOST_DISCS));
   const point = selected === undefined ? undefined : curve.points[selected];
   const { uses } = curveKind(curve);
-  const hasHandles = point && uses.handles && (!uses.manners || point.as === 'handles');
+  const hasHandles = point && chosen.length === 1 && uses.handles && (!uses.manners || point.as === 'handles');
   const shownHandles = hasHandles ? handlePlaces(curve, selected!) : [];
+  const middle = chosen.length > 1 ? middleOf(curve, chosen) : undefined;
   return (
     <>
       {point && <HandleLines viewport={viewport} from={point.position} to={shownHandles.map(({ place }) => place)} />}
@@ -52,6 +94,26 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
           }}
         />
       ))}
+      {middle && (
+        <PathPointDisc
+          viewport={viewport}
+          view={view}
+          shape="handle"
+          label={`Middle of ${chosen.length} points`}
+          place={middle}
+          isSelected
+          on={{
+            select: () => {},
+            move: (to) => {
+              const { project } = document.getState();
+              const now = project.paths.find(({ id }) => id === path.id)!.curve as CurveSpec;
+              edit((p) => transform(p, path.id, chosen, { kind: 'move', by: sub(to, middleOf(now, chosen)) }));
+            },
+            begin,
+            end,
+          }}
+        />
+      )}
       {curve.points.slice(first, first + MOST_DISCS).map(({ position }, k) => {
         const i = first + k;
         const station = stations?.[i];
@@ -63,12 +125,15 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
             shape="point"
             label={`Point ${i + 1}${station === undefined ? '' : ` at station ${metres(station)}`}`}
             place={position}
-            isSelected={i === selected}
+            isSelected={isShown.has(i)}
             on={{
-              select: () => set({ point: i }),
-              move: (to) => edit((project) => movePoint(project, path.id, i, to)),
+              select: (isMore) => {
+                isMoreHeld.current = isMore;
+                select(i, isMore);
+              },
+              move: (to, at) => move(i, to, at),
               begin,
-              end,
+              end: (hasMoved) => finish(i, hasMoved),
               remove: () => remove(i),
             }}
           />

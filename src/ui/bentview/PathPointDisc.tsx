@@ -1,10 +1,10 @@
 'use client';
 
 import { Box } from '@mui/material';
-import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
 import type { ViewName } from '../state/session-store';
-import { dragTo } from './drag-plane';
+import { useDiscDrag, type DragHandlers } from './use-disc-drag';
 import { useProjected } from './use-projected';
 import type { Viewport } from './viewport';
 
@@ -13,64 +13,35 @@ export interface PathPointDiscProps {
   readonly view: ViewName;
   readonly label: string;
   readonly place: Vec3;
-  readonly shape: 'point' | 'handle';
+  readonly shape: 'point' | 'handle' | 'guide';
   readonly isSelected: boolean;
-  readonly on: {
-    readonly select: () => void;
-    readonly move: (to: Vec3) => void;
-    readonly begin: () => void;
-    readonly end: () => void;
+  readonly on: DragHandlers & {
+    /** `isMore` = beside what is chosen already. */
+    readonly select: (isMore: boolean) => void;
     readonly remove?: () => void;
   };
 }
 
 /** Metres that an arrow key moves a point. */
 const NUDGE = 0.1;
+const SIZES = { point: 14, handle: 10, guide: 16 };
 
-/** A point or handle over the scene that can be dragged, and moved by keys when it has the focus. */
+/** A point, handle or guide over the scene that can be dragged, and moved by keys when it has the focus. */
 export function PathPointDisc({ viewport, view, label, place, shape, isSelected, on }: PathPointDiscProps) {
   const ref = useProjected<HTMLButtonElement>(viewport, place);
-  const grab = useRef<{ dx: number; dy: number } | undefined>(undefined);
-  const latest = useRef(place);
-  useEffect(() => {
-    latest.current = place;
-  });
-
-  const pointer = (event: PointerEvent<HTMLElement>) => {
-    const bounds = event.currentTarget.parentElement!.getBoundingClientRect();
-    return { x: event.clientX - bounds.left, y: event.clientY - bounds.top };
-  };
-  const onPointerDown = (event: PointerEvent<HTMLElement>) => {
-    if (event.button !== 0) return;
-    event.stopPropagation();
-    event.currentTarget.setPointerCapture(event.pointerId);
-    const at = pointer(event);
-    const p = viewport.toScreen(place);
-    grab.current = { dx: p.x - at.x, dy: p.y - at.y };
-    on.select();
-    on.begin();
-  };
-  const onPointerMove = (event: PointerEvent<HTMLElement>) => {
-    if (!grab.current) return;
-    const at = pointer(event);
-    const to = dragTo(viewport, view, at.x + grab.current.dx, at.y + grab.current.dy, latest.current, event.shiftKey);
-    if (to) on.move(to);
-  };
-  const onPointerUp = () => {
-    if (!grab.current) return;
-    grab.current = undefined;
-    on.end();
-  };
+  const isPressed = useRef(false);
+  const { handlers, note, onKey } = useDiscDrag(viewport, view, place, on);
   const onKeyDown = (event: KeyboardEvent) => {
     const by = nudge(event.key, event.shiftKey);
-    if (by) on.move([place[0] + by[0], place[1] + by[1], place[2] + by[2]]);
+    if (onKey(event)) {
+      // meant for the drag
+    } else if (by) on.move([place[0] + by[0], place[1] + by[1], place[2] + by[2]], { x: 0, y: 0, isExact: true });
     else if ((event.key === 'Delete' || event.key === 'Backspace') && on.remove) on.remove();
     else return;
     event.preventDefault();
     event.stopPropagation();
   };
-
-  const size = shape === 'point' ? 14 : 10;
+  const size = SIZES[shape];
   return (
     <Box
       component="button"
@@ -78,11 +49,19 @@ export function PathPointDisc({ viewport, view, label, place, shape, isSelected,
       ref={ref}
       aria-label={label}
       aria-pressed={isSelected}
-      onPointerDown={onPointerDown}
-      onPointerMove={onPointerMove}
-      onPointerUp={onPointerUp}
-      onPointerCancel={onPointerUp}
-      onFocus={on.select}
+      {...handlers}
+      onPointerDown={(event) => {
+        isPressed.current = true;
+        if (event.button === 0) on.select(event.ctrlKey || event.metaKey);
+        handlers.onPointerDown(event);
+      }}
+      onFocus={() => {
+        if (!isPressed.current) on.select(false); // a press has chosen already
+      }}
+      onPointerUp={() => {
+        isPressed.current = false;
+        handlers.onPointerUp();
+      }}
       onKeyDown={onKeyDown}
       sx={{
         position: 'absolute',
@@ -101,7 +80,28 @@ export function PathPointDisc({ viewport, view, label, place, shape, isSelected,
         '&::after': { content: '""', position: 'absolute', inset: -8 },
         '&:active': { cursor: 'grabbing' },
       }}
-    />
+    >
+      {note !== undefined && (
+        <Box
+          component="span"
+          role="status"
+          sx={{
+            position: 'absolute',
+            left: 18,
+            top: -24,
+            px: 2,
+            borderRadius: 1,
+            bgcolor: 'secondary.main',
+            color: 'background.paper',
+            fontSize: 12,
+            whiteSpace: 'nowrap',
+            pointerEvents: 'none',
+          }}
+        >
+          {note}
+        </Box>
+      )}
+    </Box>
   );
 }
 

@@ -9,6 +9,13 @@ export interface ScreenPoint {
   readonly isAhead: boolean;
 }
 
+/** A place on something drawn. */
+export interface ScenePlace {
+  readonly id: string;
+  readonly place: Vec3;
+  readonly normal: Vec3;
+}
+
 /** The bridge between the drawn scene and the page's elements over it: projection, picking, and news of each frame. */
 export class Viewport {
   #camera: Camera | undefined;
@@ -16,6 +23,7 @@ export class Viewport {
   #width = 1;
   #height = 1;
   #redraw = () => {};
+  readonly #middles = new Map<string, readonly Vec3[]>();
   readonly #listeners = new Set<() => void>();
   readonly #point = new Vector3();
   readonly #raycaster = new Raycaster();
@@ -69,6 +77,36 @@ export class Viewport {
     if (!this.#scene || !this.#aim(x, y)) return undefined;
     const hit = this.#raycaster.intersectObject(this.#scene, true).find(({ object }) => object.userData.run);
     return hit?.object.userData.run as string | undefined;
+  }
+
+  /** The place of a guide's surface under a pixel, with the face's normal on the side that is seen. */
+  guideAt(x: number, y: number): ScenePlace | undefined {
+    return this.#hit(x, y, (data) => data.guide !== undefined);
+  }
+
+  /** The place of any run or guide under a pixel. */
+  surfaceAt(x: number, y: number): ScenePlace | undefined {
+    return this.#hit(x, y, (data) => data.guide !== undefined || data.run !== undefined);
+  }
+
+  #hit(x: number, y: number, isWanted: (data: Record<string, unknown>) => boolean): ScenePlace | undefined {
+    if (!this.#scene || !this.#aim(x, y)) return undefined;
+    const hit = this.#raycaster.intersectObject(this.#scene, true).find(({ object }) => isWanted(object.userData));
+    if (!hit?.face) return undefined;
+    const n = hit.face.normal.clone().transformDirection(hit.object.matrixWorld);
+    const side = n.dot(this.#raycaster.ray.direction) > 0 ? -1 : 1;
+    const id = (hit.object.userData.guide ?? hit.object.userData.run) as string;
+    return { id, place: hit.point.toArray(), normal: n.multiplyScalar(side).toArray() };
+  }
+
+  /** Tells of the middles that points catch on; `undefined` when the guide is gone. */
+  setMiddles(guide: string, middles: readonly Vec3[] | undefined): void {
+    if (middles) this.#middles.set(guide, middles);
+    else this.#middles.delete(guide);
+  }
+
+  guideMiddles(): readonly Vec3[] {
+    return [...this.#middles.values()].flat();
   }
 
   #aim(x: number, y: number): boolean {

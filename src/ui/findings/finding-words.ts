@@ -18,6 +18,14 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
     text: `${f.radius === 0 ? 'A sharp corner' : `Radius ${radius(f.radius!)}`}${place(finding)}; the inner side needs ${radius(f.needed!)}.`,
     remedy: `Round the bend to ${radius(finding.remedy?.kind === 'roundBend' ? finding.remedy.radius : f.needed!)}`,
   }),
+  tooNearGuide: (f, finding) => ({
+    title: f.gap! < 0 ? 'Passes through a guide' : 'Too near to a guide',
+    text:
+      f.gap! < 0
+        ? `By ${metres(-f.gap!)}${place(finding)}.`
+        : `${metres(f.gap!)} away${place(finding)}; it is to keep ${metres(f.wanted!)}.`,
+    remedy: 'Push the path out',
+  }),
   tooFewRows: (f, finding) => ({
     title: 'Too few rows to bend smoothly',
     text: `Rows are ${metres(f.row!)} apart${place(finding)}; the bend needs one every ${metres(f.needed!)}.`,

@@ -10,7 +10,7 @@ import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
 import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
-import { createSessionStore, type SessionState, type SessionStore } from './session-store';
+import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
 /** The stores and services of one mounted app. */
 export interface AppServices {
@@ -68,6 +68,13 @@ export const useSession = <T,>(select: (state: SessionState) => T): T => useStor
 export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);
 export const useEdit = (): DocumentState['edit'] => useApp().document.getState().edit;
 export const useSet = (): SessionState['set'] => useApp().session.getState().set;
+
+/** The chosen points of the selected run's path, the one whose numbers are shown first. */
+export function useChosen(): readonly number[] {
+  const point = useSession((s) => s.point);
+  const more = useSession((s) => s.more);
+  return useMemo(() => chosenPoints({ point, more }), [point, more]);
+}
 
 /** The selected run, or undefined in an empty project. */
 export function useRun(): Run | undefined {

@@ -4,7 +4,7 @@ import { Crashed, type ComputeClient } from '../../engine/compute-client';
 import { Deriver, type RunSource } from '../../engine/derive';
 import { buildRunView, SegmentNumbers, type Held } from '../../engine/run-view';
 import { ok } from '../../core/math/result';
-import { deletePoint, movePoint } from '../../project/commands/paths';
+import { deletePoints, movePoint } from '../../project/commands/paths';
 import { changeRun, deleteRun } from '../../project/commands/runs';
 import { causeway } from '../../project/samples';
 import { ComputeLoop } from './compute-loop';
@@ -65,7 +65,7 @@ describe('ComputeLoop', () => {
   it('keeps the last good result and tells the problem when the newest state cannot be laid', async () => {
     const { document, results, idle, loop } = start();
     await idle();
-    for (let i = 0; i < 7; i++) document.getState().edit((p) => deletePoint(p, 'causeway-line', 0));
+    for (let i = 0; i < 7; i++) document.getState().edit((p) => deletePoints(p, 'causeway-line', [0]));
     await idle();
     expect(results.getState().problems.get('causeway')).toMatchObject([{ code: 'curve.too-few-points' }]);
     expect(results.getState().results.has('causeway')).toBe(true);

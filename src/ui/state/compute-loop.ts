@@ -17,6 +17,7 @@ const isSame = (a: Asked | undefined, b: Asked): boolean =>
   a.time === b.time &&
   a.source.segment === b.source.segment &&
   a.source.curve === b.source.curve &&
+  a.source.guides === b.source.guides &&
   a.source.job.laying === b.source.job.laying &&
   a.source.job.bending === b.source.job.bending &&
   a.source.job.motion === b.source.job.motion;

@@ -1,9 +1,22 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Finding } from '../../core/findings/finding';
+import type { Vec3 } from '../../core/math/vec3';
 import type { StepName } from './steps';
 
 export type ViewName = 'free' | 'above' | 'front' | 'side';
-export type ToolName = 'shape' | 'pen';
+export type ToolName = 'shape' | 'choose' | 'pen' | 'freehand' | 'ruler';
+
+/** What dragged points catch on. */
+export interface Snapping {
+  /** Whole steps of so many metres; null = off. */
+  readonly grid: number | null;
+  /** Points of paths, and ends and sockets to plug into. */
+  readonly points: boolean;
+  /** Surfaces of guides, their faces' and edges' middles. */
+  readonly guides: boolean;
+  /** Metres that points keep from a guide's surface. */
+  readonly clearance: number;
+}
 
 /** Where the project stands with the browser's storage. */
 export type SaveState =
@@ -18,6 +31,16 @@ export interface SessionState {
   readonly projectId: string | undefined;
   readonly run: string | undefined;
   readonly point: number | undefined;
+  /** Points chosen beside `point`; none when another one is chosen. */
+  readonly more: readonly number[];
+  readonly guide: string | undefined;
+  readonly snapping: Snapping;
+  /** The two places between which the ruler lies. */
+  readonly ruler: readonly Vec3[];
+  /** Lines shown over the scene for the time being: what is about to be chosen. */
+  readonly hint: readonly Vec3[];
+  /** Frames are shown along the path. */
+  readonly comb: boolean;
   readonly step: StepName | undefined;
   readonly tool: ToolName;
   readonly view: ViewName;
@@ -31,9 +54,11 @@ export interface SessionState {
   readonly isPlaying: boolean;
   readonly save: SaveState;
   readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | undefined;
-  set(change: Partial<Omit<SessionState, 'set' | 'frame'>>): void;
+  set(change: SessionChange): void;
   frame(what: 'run' | 'all'): void;
 }
+
+type SessionChange = Partial<Omit<SessionState, 'set' | 'frame'>>;
 
 export type SessionStore = StoreApi<SessionState>;
 
@@ -42,6 +67,12 @@ export const createSessionStore = (): SessionStore =>
     projectId: undefined,
     run: undefined,
     point: undefined,
+    more: [],
+    guide: undefined,
+    snapping: { grid: null, points: true, guides: true, clearance: 0 },
+    ruler: [],
+    hint: [],
+    comb: false,
     step: 'path',
     tool: 'shape',
     view: 'free',
@@ -52,6 +83,10 @@ export const createSessionStore = (): SessionStore =>
     isPlaying: false,
     save: { kind: 'saving' },
     dialog: undefined,
-    set,
+    set: (change) => set('point' in change && !('more' in change) ? { ...change, more: [] } : change),
     frame: (what) => set(({ framing }) => ({ framing: { what, count: framing.count + 1 } })),
   }));
+
+/** The chosen points of the selected run's path, the one whose numbers are shown first. */
+export const chosenPoints = ({ point, more }: Pick<SessionState, 'point' | 'more'>): readonly number[] =>
+  point === undefined ? [] : [point, ...more];

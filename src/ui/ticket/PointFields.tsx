@@ -6,12 +6,13 @@ import { controlsAt } from '../../core/curve/kinds/compile-mixed';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import type { PathView } from '../../engine/run-view';
-import { deletePoint, movePoint, setPoint } from '../../project/commands/paths';
+import { deletePoints, movePoint, setPoint } from '../../project/commands/paths';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
 import { metres } from '../format';
 import { useEdit, useSession, useSet } from '../state/app-context';
+import { ChosenFields } from './ChosenFields';
 import type { StepProps } from './step-props';
 
 const AXES = ['x', 'y (up)', 'z'] as const;
@@ -27,16 +28,18 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
   const edit = useEdit();
   const set = useSet();
   const selected = useSession((s) => s.point);
+  const isSeveral = useSession((s) => s.more.length > 0);
   const curve = path.curve as CurveSpec;
   const { uses } = curveKind(curve);
   const point = selected === undefined ? undefined : curve.points[selected];
   if (!point) {
     return (
       <Typography variant="body2" color="text.secondary">
-        Choose a point in the view to see its numbers; click on the path for a new one.
+        Choose a point in the view to see its numbers, more with Ctrl; click on the path for a new one.
       </Typography>
     );
   }
+  if (isSeveral) return <ChosenFields path={path} />;
   const i = selected!;
   const leg = legLength(result?.view.path, i, curve.points.length);
   const put = (change: Partial<PathPoint>) => edit((project) => setPoint(project, path.id, i, change));
@@ -50,7 +53,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           variant="text"
           color="secondary"
           onClick={() => {
-            edit((project) => deletePoint(project, path.id, i));
+            edit((project) => deletePoints(project, path.id, [i]));
             set({ point: undefined });
           }}
         >
@@ -111,6 +114,14 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           onChange={(on) => put({ outside: on || undefined })}
         />
       )}
+      {uses.handles && (!uses.manners || point.as === 'handles') && (
+        <SwitchField
+          label="Handles joined"
+          value={point.broken !== true}
+          onChange={(on) => put({ broken: on ? undefined : true })}
+        />
+      )}
+      <AlongValues point={point} onChange={put} />
       {uses.weight && (
         <NumberField
           label="Weight of its pull"
@@ -123,6 +134,46 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
         />
       )}
     </Box>
+  );
+}
+
+/** What the run does here, blended along the path to the next point that says something. */
+function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change: Partial<PathPoint>) => void }) {
+  return (
+    <>
+      <SwitchField
+        label="Roll of its own here"
+        value={point.roll !== undefined}
+        onChange={(on) => onChange({ roll: on ? 0 : undefined })}
+      />
+      {point.roll !== undefined && (
+        <NumberField
+          label="Roll here"
+          quantity="angle"
+          step={Math.PI / 36}
+          min={-1e4}
+          max={1e4}
+          value={point.roll}
+          onChange={(roll) => onChange({ roll })}
+        />
+      )}
+      <SwitchField
+        label="Gauge of its own here"
+        value={point.gauge !== undefined}
+        onChange={(on) => onChange({ gauge: on ? 1 : undefined })}
+      />
+      {point.gauge !== undefined && (
+        <NumberField
+          label="Gauge here"
+          quantity="plain"
+          step={0.05}
+          min={1e-3}
+          max={1e3}
+          value={point.gauge}
+          onChange={(gauge) => onChange({ gauge })}
+        />
+      )}
+    </>
   );
 }
 

@@ -3,6 +3,7 @@
 import { Box } from '@mui/material';
 import { useProject, useResults, useRun, useRunResult, useSession, useSet } from '../state/app-context';
 import { STEPS, type StepName } from '../state/steps';
+import { GuideList } from '../guides/GuideList';
 import { BendingStep } from './BendingStep';
 import { LayingStep } from './LayingStep';
 import { MotionStep } from './MotionStep';
@@ -64,6 +65,7 @@ export function Ticket() {
           })}
         </Box>
       )}
+      <GuideList />
     </Box>
   );
 }

@@ -4,17 +4,26 @@ import type { CurveSpec } from '../registry';
 
 /** The path with point i elsewhere. On a smooth path it and its neighbours find their tangents anew where they were held. */
 export function movePoint(spec: CurveSpec, i: number, position: Vec3): CurveSpec {
-  const free = released(spec, i);
+  const free = releasedAround(spec, new Set([i]));
   return { ...free, points: free.points.map((point, k) => (k === i ? { ...point, position } : point)) };
 }
 
-/** The path without point i; its neighbours find their tangents anew where they were held. */
-export function deletePoint(spec: CurveSpec, i: number): CurveSpec {
-  return { ...spec, points: released(spec, i).points.filter((_, k) => k !== i) };
+/** The path without some points; their neighbours find their tangents anew where they were held. */
+export function deletePoints(spec: CurveSpec, chosen: readonly number[]): CurveSpec {
+  const gone = new Set(chosen);
+  return { ...spec, points: releasedAround(spec, gone).points.filter((_, k) => !gone.has(k)) };
 }
 
-function released(spec: CurveSpec, i: number): CurveSpec {
+/** The path with the chosen points and their neighbours let go of held tangents; between chosen points they keep them. */
+export function releasedAround(spec: CurveSpec, chosen: ReadonlySet<number>): CurveSpec {
   const n = spec.points.length;
-  const around = [i, spec.closed ? (i + n - 1) % n : i - 1, spec.closed ? (i + 1) % n : i + 1];
-  return { ...spec, points: spec.points.map((point, k) => (around.includes(k) ? letGo(point) : point)) };
+  const at = (i: number) => (spec.closed ? (i + n) % n : i);
+  const around = (i: number) => [at(i - 1), i, at(i + 1)].filter((k) => k >= 0 && k < n);
+  const points = spec.points.map((point, i) => {
+    const near = around(i);
+    const touched = near.filter((k) => chosen.has(k)).length;
+    const carried = chosen.size > 1 && touched === near.length; // its neighbours go with it
+    return touched === 0 || carried ? point : letGo(point);
+  });
+  return { ...spec, points };
 }

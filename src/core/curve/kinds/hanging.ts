@@ -15,6 +15,7 @@ export const hanging = defineCurveKind({
   group: 'numbers',
   uses: { radius: false, handles: false },
   fields: [SLACK],
+  turnsAbout: (axis) => Math.abs(axis[1]) > 1 - 1e-9,
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     const n = points.length;

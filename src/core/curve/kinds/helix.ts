@@ -52,6 +52,7 @@ export const helix = defineCurveKind({
   group: 'numbers',
   uses: { radius: false, handles: false },
   fields: [START, END, TURNS, FROM],
+  turnsAbout: () => false, // where it starts is told from the scene's axes
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     if (points.length < 1) return fail('curve.too-few-points', { needed: 1, given: 0 });

@@ -1,8 +1,9 @@
 import { calm } from './calm';
 import { evenOut } from './even-out';
 import { mirrorHalf } from './mirror-half';
+import { refine } from './refine';
 import { subdivide } from './subdivide';
 import { thinOut } from './thin-out';
 
 /** In the order in which people are shown them. */
-export const TIDIES = { subdivide, evenOut, thinOut, calm, mirrorHalf };
+export const TIDIES = { refine, subdivide, evenOut, thinOut, calm, mirrorHalf };

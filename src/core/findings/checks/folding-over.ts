@@ -1,4 +1,4 @@
-import { CURVATURE, FRAME_STRIDE } from '../../frames/frame-table';
+import { CURVATURE, FRAME_STRIDE, GAUGE } from '../../frames/frame-table';
 import { curvatureAt } from '../../frames/tightness';
 import { reachTowards } from '../../segment/support';
 import { defineCheck, type CheckInput, type Finding } from '../finding';
@@ -22,7 +22,7 @@ export function tightnessAt(input: Pick<CheckInput, 'table' | 'support' | 'job' 
     f[a + CURVATURE]! * f[a + 9]! + f[a + CURVATURE + 1]! * f[a + 10]! + f[a + CURVATURE + 2]! * f[a + 11]!;
   const c = Math.cos(angle);
   const s = Math.sin(angle);
-  return gauge * reachTowards(support, alongUp * c + alongSide * s, alongSide * c - alongUp * s);
+  return gauge * f[a + GAUGE]! * reachTowards(support, alongUp * c + alongSide * s, alongSide * c - alongUp * s);
 }
 
 /** Bends tighter than the inner side of the section can follow. Facts: `radius` there and `needed`, metres. */

@@ -5,6 +5,16 @@ import { roundingReduced } from './rounding-reduced';
 import { steepPath } from './steep-path';
 import { offMiddle } from './off-middle';
 import { absurdSize } from './absurd-size';
+import { tooNearGuide } from './too-near-guide';
 
 /** In the order in which people are shown them. */
-export const checks = { foldingOver, tooFewRows, endMissed, roundingReduced, steepPath, offMiddle, absurdSize };
+export const checks = {
+  foldingOver,
+  tooNearGuide,
+  tooFewRows,
+  endMissed,
+  roundingReduced,
+  steepPath,
+  offMiddle,
+  absurdSize,
+};

@@ -1,4 +1,5 @@
 import { anyNormal } from '../../math/vec3';
+import { blendAngles } from '../blend-angles';
 import { angleFromUp, carryUp, setUp, turnUp } from '../double-reflection';
 import { defineFrameRule } from '../frame-rule';
 import { CURVATURE, FORWARD, FRAME_STRIDE, UP } from '../frame-table';
@@ -25,8 +26,7 @@ export const faceBend = defineFrameRule({
     const total = closed ? angles[intervals]! - angles[0]! : undefined;
     const slope = total !== undefined ? total / intervals : trend(angles, weights);
     const rest = angles.map((angle, i) => angle - slope * i);
-    const softness = (BLEND_SHARE * intervals) ** 2;
-    const turns = closed ? blendRound(rest, weights, softness) : blend(rest, weights, softness);
+    const turns = blendAngles(rest, weights, (BLEND_SHARE * intervals) ** 2, closed);
     for (let i = 0; i <= intervals; i++) turnUp(frames, i, turns[i]! + slope * i);
     if (closed) frames.copyWithin(intervals * FRAME_STRIDE + UP, UP, UP + 3);
     return { closingTwist: 0, steep: [] };
@@ -68,30 +68,4 @@ function trend(angles: Float64Array, weights: Float64Array): number {
   });
   const spread = w * xx - x * x;
   return spread > 1e-9 * w * xx ? (w * xy - x * y) / spread : 0;
-}
-
-/** Angles that keep near to those given, by weight, and change slowly: a tridiagonal system, by Thomas's algorithm. */
-function blend(angles: Float64Array, weights: Float64Array, softness: number): Float64Array {
-  const n = angles.length;
-  const upper = new Float64Array(n);
-  const out = new Float64Array(n);
-  for (let i = 0; i < n; i++) {
-    const weight = weights[i]! + 1e-9;
-    const sides = (i > 0 ? softness : 0) + (i + 1 < n ? softness : 0);
-    const lower = i > 0 ? -softness : 0;
-    const pivot = weight + sides - lower * (i > 0 ? upper[i - 1]! : 0);
-    upper[i] = i + 1 < n ? -softness / pivot : 0;
-    out[i] = (weight * angles[i]! - lower * (i > 0 ? out[i - 1]! : 0)) / pivot;
-  }
-  for (let i = n - 2; i >= 0; i--) out[i]! -= upper[i]! * out[i + 1]!;
-  return out;
-}
-
-/** The same on a round: three times round, of which the middle is taken. */
-function blendRound(angles: Float64Array, weights: Float64Array, softness: number): Float64Array {
-  const n = angles.length - 1;
-  const thrice = (values: Float64Array) => Float64Array.from({ length: 3 * n }, (_, i) => values[i % n]!);
-  const middle = blend(thrice(angles), thrice(weights), softness).slice(n, 2 * n + 1);
-  middle[n] = middle[0]!;
-  return middle;
 }

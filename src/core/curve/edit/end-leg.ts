@@ -1,0 +1,87 @@
+import { buildFrameTable } from '../../frames/build-frame-table';
+import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
+import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
+import { buildArcTable } from '../arc-table';
+import type { PathPoint } from '../path-spec';
+import { compileCurve, curveKind, type CurveSpec } from '../registry';
+import { reversePath } from './reverse';
+
+export type PathEnd = 'start' | 'end';
+export type EndManner = 'ahead' | 'level' | 'plumb';
+
+/** Where a path begins or ends, and the way out of it there: away from the path. */
+export interface EndPlace {
+  readonly position: Vec3;
+  readonly direction: Vec3;
+}
+
+/** An open path's end; undefined where it is closed or no curve. */
+export function endOf(spec: CurveSpec, end: PathEnd): EndPlace | undefined {
+  const compiled = compileCurve(spec);
+  if (!compiled.ok || compiled.value.closed) return undefined;
+  const { frames, intervals } = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
+  const at = end === 'start' ? 0 : intervals * FRAME_STRIDE;
+  const read = (from: number): Vec3 => [frames[from]!, frames[from + 1]!, frames[from + 2]!];
+  return { position: read(at), direction: scale(read(at + FORWARD), end === 'start' ? -1 : 1) };
+}
+
+/**
+ * Makes the leg at an end straight over `length` metres: as it runs there, level, or plumb. The end stays, points that lie within that
+ * length go, and the path turns smoothly into the leg. Undefined where the path has no such end, or is shorter than that.
+ */
+export function straightEnd(spec: CurveSpec, end: PathEnd, manner: EndManner, length: number): CurveSpec | undefined {
+  const place = endOf(spec, end);
+  if (!place || curveKind(spec).group === 'numbers') return undefined;
+  const [x, y, z] = place.direction;
+  const direction: Vec3 =
+    manner === 'ahead' ? [x, y, z] : manner === 'level' ? normalize([x, 0, z]) : [0, y > 1e-6 ? 1 : -1, 0];
+  return withEndLeg(spec, end, { position: place.position, direction }, length);
+}
+
+/** Brings an end to a place and lets it go in there against `direction`, the way out of it: a socket, or another path's end. */
+export function plugIn(spec: CurveSpec, end: PathEnd, mouth: EndPlace): CurveSpec | undefined {
+  if (spec.closed || spec.points.length < 2 || curveKind(spec).group === 'numbers') return undefined;
+  return withEndLeg(spec, end, { position: mouth.position, direction: scale(mouth.direction, -1) }, 0);
+}
+
+function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: number): CurveSpec | undefined {
+  if (end === 'end') {
+    const turned = withEndLeg(reversePath(spec), 'start', place, length);
+    return turned && reversePath(turned);
+  }
+  const inwards = scale(place.direction, -1);
+  const knee = add(place.position, scale(inwards, length));
+  // Points within the straight leg make way for it; one must be left for the path to go on to.
+  let next = 1;
+  const isWithin = (i: number) =>
+    distance(spec.points[i]!.position, place.position) < length * 1.2 ||
+    dot(normalize(sub(spec.points[i]!.position, knee)), inwards) < -0.2;
+  if (length > 0) while (next < spec.points.length - 1 && isWithin(next)) next++;
+  const rest = spec.points.slice(next);
+  if (rest.length === 0 || distance(rest[0]!.position, knee) < 1e-9) return undefined;
+  const { uses } = curveKind(spec);
+  const away = distance(knee, rest[0]!.position);
+  const first: PathPoint = { ...spec.points[0]!, position: place.position };
+  if (uses.weight) return { ...spec, points: [first, ...pulled(place.position, inwards, length || away / 3), ...rest] };
+  if (uses.radius && !uses.manners) {
+    const reach = length || away / 3;
+    const corner = { position: add(place.position, scale(inwards, reach)), radius: Math.min(reach, away) / 2 };
+    return { ...spec, points: [first, corner, ...rest] };
+  }
+  const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
+  const out = (by: number): PathPoint['handleOut'] => scale(inwards, by);
+  if (length === 0) return { ...spec, points: [{ ...first, ...hold, handleOut: out(away / 3) }, ...rest] };
+  const straight = uses.manners ? ({ straight: true } as const) : {};
+  return {
+    ...spec,
+    points: [
+      { ...first, ...hold, ...straight, handleOut: out(length / 3) },
+      { position: knee, ...hold, handleIn: out(-length / 3), handleOut: out(away / 3) },
+      ...rest,
+    ],
+  };
+}
+
+/** Controls in a line: a cubic B-spline is straight where four of them are. */
+const pulled = (from: Vec3, along: Vec3, length: number): PathPoint[] =>
+  [1 / 3, 2 / 3, 1, 4 / 3].map((share) => ({ position: add(from, scale(along, length * share)) }));

@@ -1,0 +1,26 @@
+import { buildFrameTable } from '../../frames/build-frame-table';
+import { curvatureAt } from '../../frames/tightness';
+import { buildArcTable } from '../arc-table';
+import { subdivideLegs } from '../edit/subdivide-between';
+import { compileCurve } from '../registry';
+import type { Tidy } from './tidy';
+
+/** A leg that turns by more than this, radians, gets a point. */
+const MOST_TURN = Math.PI / 6;
+
+export const refine: Tidy = {
+  label: 'Put points where it bends',
+  hint: 'Only into legs that turn by more than 30°; the curve stays',
+  apply(spec) {
+    const compiled = compileCurve(spec);
+    if (!compiled.ok) return spec;
+    const table = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
+    const turn = (from: number, to: number) => {
+      let sum = 0;
+      for (let i = Math.ceil(from / table.step); i * table.step < to; i++) sum += curvatureAt(table, i) * table.step;
+      return sum;
+    };
+    const { pointStations: s, length } = table;
+    return subdivideLegs(spec, (leg) => turn(s[leg]!, s[leg + 1] ?? length) > MOST_TURN);
+  },
+};

@@ -1,0 +1,44 @@
+import type { PathPoint } from '../curve/path-spec';
+import { monotoneCubic } from '../math/monotone-cubic';
+import { turnUp } from './double-reflection';
+import { FLARE, FRAME_STRIDE, GAUGE } from './frame-table';
+
+/** What points of a path may say of the run there. */
+export type PointValues = Pick<PathPoint, 'roll' | 'gauge'>;
+
+/**
+ * Turns and thickens the samples as the path's points ask: values of those that have one, blended along arc length and level beyond the
+ * first and the last of them. Gauge by its logarithm, so that it stays above zero and halves as evenly as it doubles.
+ */
+export function applyPointValues(
+  frames: Float64Array,
+  points: readonly PointValues[],
+  pointStations: Float64Array,
+  { intervals, step, closed }: { readonly intervals: number; readonly step: number; readonly closed: boolean },
+): void {
+  const period = closed ? intervals * step : undefined;
+  const along = (value: (point: PointValues) => number | undefined) => {
+    const given = points.flatMap((point, i) => {
+      const v = value(point);
+      return v === undefined ? [] : [{ at: pointStations[i]!, v }];
+    });
+    // Points in one place, and wheels whose order along the belt is another: ascending and apart.
+    given.sort((a, b) => a.at - b.at);
+    const apart = given.filter(({ at }, i) => i === 0 || at - given[i - 1]!.at > 1e-9);
+    if (apart.length === 0) return undefined;
+    return monotoneCubic(
+      apart.map(({ at }) => at),
+      apart.map(({ v }) => v),
+      period,
+    );
+  };
+  const roll = along(({ roll: v }) => v);
+  const gauge = along(({ gauge: v }) => (v === undefined ? undefined : Math.log(v)));
+  for (let i = 0; i <= intervals; i++) {
+    const at = i * FRAME_STRIDE;
+    if (roll) turnUp(frames, i, roll(i * step)[0]);
+    const [log, slope] = gauge?.(i * step) ?? [0, 0];
+    frames[at + GAUGE] = Math.exp(log);
+    frames[at + FLARE] = Math.exp(log) * slope;
+  }
+}

@@ -1,0 +1,9 @@
+import { ball } from './ball';
+import { box } from './box';
+import { disc } from './disc';
+import { plane } from './plane';
+import { post } from './post';
+import { socket } from './socket';
+
+/** In the order in which people are shown them. */
+export const bodies = { post, ball, box, disc, plane, socket };

@@ -1,0 +1,13 @@
+import { boxedBody } from '../boxed-body';
+import { defineGuideBody } from '../guide-body';
+
+export const plane = defineGuideBody({
+  kind: 'plane',
+  label: 'Plane',
+  hint: 'A flat face to draw on; it lies level until it is turned',
+  fields: [
+    { key: 'x', label: 'Length (x)', initial: 4 },
+    { key: 'z', label: 'Depth (z)', initial: 4 },
+  ],
+  build: (size) => boxedBody([-size('x') / 2, 0, -size('z') / 2], [size('x') / 2, 0, size('z') / 2]),
+});

@@ -1,0 +1,107 @@
+import { samePlaces } from '../mesh/clean/near-places';
+import { cross, distance, dot, normalize, sub, type Vec3 } from '../math/vec3';
+import type { GuideMesh } from './guide-body';
+
+/** A line of edges through a mesh. */
+export interface EdgeChain {
+  readonly points: readonly Vec3[];
+  readonly closed: boolean;
+  /** Metres. */
+  readonly length: number;
+}
+
+/** Edges run on through a corner that turns by less than this, cosine. */
+const RUNS_ON = Math.cos((50 * Math.PI) / 180);
+
+/**
+ * Chains of a mesh's open edges and of those whose faces meet at more than `sharp` radians, the longest first. Where more than two edges
+ * meet, each runs on into the one that turns least, if that is less than 50°.
+ */
+export function edgeChains(mesh: Pick<GuideMesh, 'positions' | 'indices'>, sharp: number): EdgeChain[] {
+  const { positions: p } = mesh;
+  const at = (i: number): Vec3 => [p[i * 3]!, p[i * 3 + 1]!, p[i * 3 + 2]!];
+  const edges = wantedEdges(mesh, at, Math.cos(sharp));
+  const around = new Map<number, number[]>();
+  edges.forEach(([a, b], e) => {
+    for (const v of [a, b]) around.set(v, [...(around.get(v) ?? []), e]);
+  });
+  const partner = pairs(edges, around, at);
+  const isUsed = new Uint8Array(edges.length);
+  const other = (e: number, v: number) => (edges[e]![0] === v ? edges[e]![1] : edges[e]![0]);
+  /** Vertices from v on over edge e and what it runs on into. */
+  const walk = (e: number, v: number): number[] => {
+    const out: number[] = [];
+    for (let [edge, from] = [e, v] as [number | undefined, number]; edge !== undefined && !isUsed[edge];) {
+      isUsed[edge] = 1;
+      from = other(edge, from);
+      out.push(from);
+      edge = partner.get(`${edge},${from}`);
+    }
+    return out;
+  };
+  const chains: EdgeChain[] = [];
+  for (let e = 0; e < edges.length; e++) {
+    if (isUsed[e]) continue;
+    const [a] = edges[e]!;
+    const ahead = walk(e, a);
+    const back = partner.get(`${e},${a}`);
+    const behind = back === undefined ? [] : walk(back, a);
+    const line = [...behind.reverse(), a, ...ahead];
+    const closed = line.length > 3 && line[0] === line[line.length - 1];
+    const points = (closed ? line.slice(0, -1) : line).map(at);
+    let length = 0;
+    for (let i = 1; i < line.length; i++) length += distance(at(line[i - 1]!), at(line[i]!));
+    chains.push({ points, closed, length });
+  }
+  return chains.sort((one, two) => two.length - one.length);
+}
+
+function wantedEdges(
+  { positions, indices }: Pick<GuideMesh, 'positions' | 'indices'>,
+  at: (i: number) => Vec3,
+  cosine: number,
+): (readonly [number, number])[] {
+  const places = samePlaces(positions);
+  const count = positions.length / 3;
+  const sides = new Map<number, Vec3[]>();
+  for (let i = 0; i < indices.length; i += 3) {
+    const v = [indices[i]!, indices[i + 1]!, indices[i + 2]!] as const;
+    const facing = normalize(cross(sub(at(v[1]), at(v[0])), sub(at(v[2]), at(v[0]))), [0, 0, 0]);
+    for (let k = 0; k < 3; k++) {
+      const [a, b] = [places[v[k]!]!, places[v[(k + 1) % 3]!]!];
+      if (a === b) continue;
+      const key = Math.min(a, b) * count + Math.max(a, b);
+      const known = sides.get(key);
+      if (known) known.push(facing);
+      else sides.set(key, [facing]);
+    }
+  }
+  return [...sides]
+    .filter(([, faces]) => faces.length !== 2 || dot(faces[0]!, faces[1]!) < cosine)
+    .map(([key]) => [Math.floor(key / count), key % count] as const);
+}
+
+/** For an edge and the vertex that it comes to (`edge,vertex`): the edge that it runs on into. */
+function pairs(
+  edges: readonly (readonly [number, number])[],
+  around: ReadonlyMap<number, readonly number[]>,
+  at: (i: number) => Vec3,
+): Map<string, number> {
+  const partner = new Map<string, number>();
+  for (const [v, here] of around) {
+    const out = here.map((e) => normalize(sub(at(edges[e]![0] === v ? edges[e]![1] : edges[e]![0]), at(v))));
+    const options: { a: number; b: number; straight: number }[] = [];
+    for (let a = 0; a < here.length; a++)
+      for (let b = a + 1; b < here.length; b++) options.push({ a, b, straight: -dot(out[a]!, out[b]!) });
+    options.sort((one, two) => two.straight - one.straight);
+    for (const { a, b, straight } of options) {
+      const [e, f] = [here[a]!, here[b]!];
+      if (partner.has(`${e},${v}`) || partner.has(`${f},${v}`)) continue;
+      if (here.length > 2 && straight < RUNS_ON) continue;
+      if (here.length === 2 && straight < -0.2) continue;
+      partner.set(`${e},${v}`, f);
+      partner.set(`${f},${v}`, e);
+    }
+  }
+  return partner;
+}

@@ -1,0 +1,31 @@
+import type { Box } from '../mesh/box';
+
+/** A number of a simple body as a form shows it, metres. */
+export interface BodyField {
+  readonly key: string;
+  readonly label: string;
+  readonly initial: number;
+}
+
+/** A guide as triangles: flat xyz; normals as smooth as the body is. */
+export interface GuideMesh {
+  readonly positions: Float32Array;
+  readonly normals: Float32Array;
+  readonly indices: Uint32Array;
+  readonly box: Box;
+}
+
+/** Values of a body's fields by key, metres. */
+export type BodySizes = Readonly<Record<string, number>>;
+
+/** A simple body to aim at or keep clear of; adding one is a file in `bodies/` and a line in its list. */
+export interface GuideBody<K extends string = string> {
+  readonly kind: K;
+  readonly label: string;
+  readonly hint: string;
+  readonly fields: readonly BodyField[];
+  /** It stands on its origin, y up, unless its hint says otherwise. */
+  build(size: (key: string) => number): Pick<GuideMesh, 'positions' | 'normals' | 'indices'>;
+}
+
+export const defineGuideBody = <K extends string>(body: GuideBody<K>): GuideBody<K> => body;

@@ -1,0 +1,22 @@
+import type { Guide, Project } from '../schema';
+
+export const addGuide = (project: Project, guide: Guide): Project => ({
+  ...project,
+  guides: [...project.guides, guide],
+});
+
+export const changeGuide = (project: Project, id: string, change: Partial<Guide>): Project => ({
+  ...project,
+  guides: project.guides.map((guide) => (guide.id === id ? { ...guide, ...change } : guide)),
+});
+
+/** Takes a guide away; runs that sat on it no longer name it. */
+export const deleteGuide = (project: Project, id: string): Project => ({
+  ...project,
+  guides: project.guides.filter((guide) => guide.id !== id),
+  runs: project.runs.map((run) => {
+    if (run.bending.frames.guide !== id) return run;
+    const { guide, ...frames } = run.bending.frames;
+    return { ...run, bending: { ...run.bending, frames } };
+  }),
+});

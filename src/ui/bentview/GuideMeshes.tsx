@@ -1,0 +1,85 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
+import { useThree } from '@react-three/fiber';
+import { buildGuide } from '../../core/guides/build-guide';
+import type { GuideMesh } from '../../core/guides/guide-body';
+import { snapPlaces } from '../../core/guides/snap-places';
+import type { Guide } from '../../project/schema';
+import type { GuideView } from '../../engine/compute-api';
+import type { Result } from '../../core/math/result';
+import { useApp, useProject, useSession } from '../state/app-context';
+import type { Viewport } from './viewport';
+
+/** The guides of the project, pale; the chosen one stands out. */
+export function GuideMeshes({ viewport, colour }: { viewport: Viewport; colour: string }) {
+  const guides = useProject((s) => s.project.guides);
+  const chosen = useSession((s) => s.guide);
+  return guides.map(
+    (guide) =>
+      guide.visible && (
+        <GuideShape key={guide.id} guide={guide} viewport={viewport} colour={colour} isChosen={guide.id === chosen} />
+      ),
+  );
+}
+
+function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; isChosen: boolean }) {
+  const { guide, viewport, colour, isChosen } = props;
+  const mesh = useGuideMesh(guide);
+  const invalidate = useThree((s) => s.invalidate);
+  const geometry = useMemo(() => {
+    const built = new BufferGeometry();
+    if (!mesh) return built;
+    built.setAttribute('position', new BufferAttribute(mesh.positions, 3));
+    built.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
+    built.setIndex(new BufferAttribute(mesh.indices, 1));
+    return built;
+  }, [mesh]);
+  useEffect(() => {
+    invalidate();
+    return () => geometry.dispose();
+  }, [geometry, invalidate]);
+  useEffect(() => {
+    viewport.setMiddles(guide.id, mesh && snapPlaces(mesh));
+    return () => viewport.setMiddles(guide.id, undefined);
+  }, [viewport, guide.id, mesh]);
+  if (!mesh) return null;
+  return (
+    <mesh geometry={geometry} userData={{ guide: guide.id }} receiveShadow renderOrder={5}>
+      <meshStandardMaterial
+        color={colour}
+        roughness={0.9}
+        transparent
+        opacity={isChosen ? 0.62 : 0.34}
+        depthWrite={false}
+        side={DoubleSide}
+      />
+    </mesh>
+  );
+}
+
+/** A guide's mesh in the scene; a brought one's is read once. */
+export function useGuideMesh(guide: Guide): GuideMesh | undefined {
+  const { baker } = useApp();
+  const { shape, position, turn } = guide;
+  const asset = shape.from === 'asset' ? shape.asset : undefined;
+  const [brought, setBrought] = useState<{ asset: string; mesh: GuideView }>();
+  useEffect(() => {
+    if (!asset || shape.from !== 'asset') return undefined;
+    let isLive = true;
+    const plain = { ...guide, shape: { ...shape, unit: 1 }, position: [0, 0, 0], turn: [0, 0, 0] } as const;
+    void baker
+      .call((api) => api.guide(plain) as Promise<Result<GuideView>>)
+      .then((read) => isLive && read.ok && setBrought({ asset, mesh: read.value }))
+      .catch(() => undefined); // a crash is told where it happened
+    return () => {
+      isLive = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the mesh in the file depends on the asset alone
+  }, [asset, baker]);
+  return useMemo(() => {
+    if (shape.from === 'asset' && brought?.asset !== shape.asset) return undefined;
+    return buildGuide({ shape, position, turn, clearance: null }, brought?.mesh);
+  }, [shape, position, turn, brought]);
+}

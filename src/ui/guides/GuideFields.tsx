@@ -1,0 +1,112 @@
+'use client';
+
+import { Box, TextField } from '@mui/material';
+import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
+import { changeGuide } from '../../project/commands/guides';
+import type { Guide } from '../../project/schema';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { SwitchField } from '../fields/SwitchField';
+import { useEdit } from '../state/app-context';
+import { PathFromEdges } from './PathFromEdges';
+import { WindFields } from './WindFields';
+
+const AXES = ['x', 'y (up)', 'z'] as const;
+const UNITS = [
+  { value: '1', label: 'metres' },
+  { value: '0.01', label: 'centimetres' },
+  { value: '0.001', label: 'millimetres' },
+  { value: '0.0254', label: 'inches' },
+  { value: '0.3048', label: 'feet' },
+];
+/** Metres that a guide asks runs to keep away when that is switched on. */
+const CLEARANCE = 0;
+
+/** The chosen guide: its name, size, place, what runs keep away, and paths from it. */
+export function GuideFields({ guide }: { guide: Guide }) {
+  const edit = useEdit();
+  const put = (change: Partial<Guide>) => edit((project) => changeGuide(project, guide.id, change));
+  const { shape, position, turn, clearance } = guide;
+  const replaced = (of: readonly number[], c: number, value: number) =>
+    of.map((old, k) => (k === c ? value : old)) as [number, number, number];
+  return (
+    <Box sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}>
+      <TextField
+        size="small"
+        label="Name"
+        defaultValue={guide.name}
+        onBlur={({ target }) => target.value.trim() && put({ name: target.value.trim().slice(0, 200) })}
+      />
+      <Box>
+        {shape.from === 'body' ? (
+          <Sizes shape={shape} onChange={(next) => put({ shape: next })} />
+        ) : (
+          <ChoiceField
+            label="Units of the file"
+            value={String(shape.unit)}
+            choices={UNITS}
+            onChange={(unit) => put({ shape: { ...shape, unit: Number(unit) } })}
+          />
+        )}
+        {AXES.map((axis, c) => (
+          <NumberField
+            key={axis}
+            label={axis}
+            quantity="length"
+            step={0.1}
+            min={-1e6}
+            max={1e6}
+            value={position[c]!}
+            onChange={(value) => put({ position: replaced(position, c, value) })}
+          />
+        ))}
+        {['x', 'y', 'z'].map((axis, c) => (
+          <NumberField
+            key={axis}
+            label={`Turned about ${axis}`}
+            quantity="angle"
+            step={Math.PI / 36}
+            min={-1e4}
+            max={1e4}
+            value={turn[c]!}
+            onChange={(value) => put({ turn: replaced(turn, c, value) })}
+          />
+        ))}
+        <SwitchField
+          label="Runs keep clear of it"
+          value={clearance !== null}
+          onChange={(on) => put({ clearance: on ? CLEARANCE : null })}
+        />
+        {clearance !== null && (
+          <NumberField
+            label="by"
+            quantity="length"
+            step={0.01}
+            min={0}
+            max={1000}
+            value={clearance}
+            onChange={(value) => put({ clearance: value })}
+          />
+        )}
+      </Box>
+      <WindFields guide={guide} />
+      <PathFromEdges guide={guide} />
+    </Box>
+  );
+}
+
+function Sizes(props: { shape: Extract<GuideShape, { from: 'body' }>; onChange: (shape: GuideShape) => void }) {
+  const { shape, onChange } = props;
+  return guideBody(shape.kind).fields.map((field) => (
+    <NumberField
+      key={field.key}
+      label={field.label}
+      quantity="length"
+      step={0.05}
+      min={1e-4}
+      max={1e5}
+      value={bodySize(shape.sizes, field)}
+      onChange={(value) => onChange({ ...shape, sizes: { ...shape.sizes, [field.key]: value } })}
+    />
+  ));
+}
