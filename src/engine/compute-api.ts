@@ -4,6 +4,7 @@ import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
+import type { BroughtPaths } from '../formats/paths/path-format';
 import type { NamedBytes } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
@@ -33,6 +34,8 @@ export interface ComputeApi {
   pushOut(source: RunSource, guide: Guide): Promise<Result<CurveSpec>>;
   /** Points that wind about a guide's own y axis. */
   windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
+  /** The lines of a drawing, a table or a mesh file, in its own units. */
+  paths(file: NamedBytes, onProgress: OnProgress): Promise<Result<BroughtPaths>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,

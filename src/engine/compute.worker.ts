@@ -1,6 +1,7 @@
 import '../project/jitless';
 import { expose, transfer } from 'comlink';
 import { fail, ok } from '../core/math/result';
+import { readPaths } from '../formats/paths/registry';
 import { readMesh } from '../formats/registry';
 import { loadAsset, saveAsset } from '../project/storage/assets';
 import { bakeFiles } from './bake';
@@ -37,6 +38,12 @@ const api: ComputeApi = {
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? windRound(ready.value, guide, winding) : ready;
+  },
+  async paths(file, onProgress) {
+    onProgress(0.3);
+    const read = await readPaths(file);
+    onProgress(1);
+    return read;
   },
   async bring(files, onProgress) {
     const result = await bringMesh(files, onProgress);

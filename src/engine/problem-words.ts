@@ -23,6 +23,20 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'points.not-numbers': (f) =>
     `Line ${f.line} holds no three numbers: “${f.text}”. Give x, y and z in metres on every line.`,
   'points.none': () => 'There are no points to paste. Copy lines of x, y and z in metres.',
+  'paths.none': (f) =>
+    `${f.file} holds no line with a length. Choose a file with lines, curves or at least two points.`,
+  'paths.unknown-format': (f) =>
+    `${f.file} is no file of paths that Rattan reads (${f.known}). Save it as SVG, DXF or CSV.`,
+  'svg.broken': (f) => `${f.file} cannot be read as SVG: ${f.reason}. Save it again from the program it came from.`,
+  'svg.path': (f) => `A path of the SVG has data that make no sense: “${f.text}”. Save it again.`,
+  'csv.columns': (f) =>
+    `No columns for x and y are told apart among ${f.names}. Name them x, y and z (or easting, northing, height) in the first line.`,
+  'csv.number': (f) => `Line ${count(f.line)} of the table holds no number where one belongs: “${f.text}”. Correct it.`,
+  'geojson.broken': (f) => `${f.file} cannot be read as GeoJSON: ${f.reason}.`,
+  'geojson.position': (f) =>
+    `${f.name} has a place that is no longitude and latitude in degrees: ${f.text}. Save it in WGS 84.`,
+  'dxf.broken': (f) => `${f.file} cannot be read as DXF: ${f.reason}. Save it again as ASCII DXF.`,
+  'dxf.left-out': (f) => `Left out, because they are no lines: ${f.kinds}.`,
   'winding.none': () => 'A winding needs some turns. Set Turns to a number other than 0.',
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,

@@ -3,7 +3,7 @@ import { bendTolerance } from '../core/bending/bending-spec';
 import type { RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
 import { tightnessAt } from '../core/findings/checks/folding-over';
-import { FRAME_STRIDE } from '../core/frames/frame-table';
+import { FRAME_STRIDE, SIDE, UP } from '../core/frames/frame-table';
 import { slopeOf, type Slope } from '../core/frames/slope';
 import { curvatureAt, tightest, type Tightest } from '../core/frames/tightness';
 import { lay, type Laying } from '../core/laying/lay';
@@ -30,6 +30,11 @@ export interface PathView {
   readonly closed: boolean;
   readonly step: number;
   readonly line: Float32Array;
+  /** Unit vectors: up and side of the frames, three numbers a sample. */
+  readonly ups: Float32Array;
+  readonly sides: Float32Array;
+  /** Radians per metre that matching the ends adds. */
+  readonly endTwist: number;
   readonly curvature: Float32Array;
   /** Share of the radius that the section uses on the inner side; folds over at 1. */
   readonly tightness: Float32Array;
@@ -99,11 +104,17 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
   const { mesh } = ready.prepared;
   const count = table.intervals + 1;
   const line = new Float32Array(count * 3);
+  const ups = new Float32Array(count * 3);
+  const sides = new Float32Array(count * 3);
   const curvature = new Float32Array(count);
   const tightness = new Float32Array(count);
   const checked = { table, support: ready.support, job: source.job, laying: plan.laying };
   for (let i = 0; i < count; i++) {
-    for (let c = 0; c < 3; c++) line[i * 3 + c] = table.frames[i * FRAME_STRIDE + c]!;
+    for (let c = 0; c < 3; c++) {
+      line[i * 3 + c] = table.frames[i * FRAME_STRIDE + c]!;
+      ups[i * 3 + c] = table.frames[i * FRAME_STRIDE + UP + c]!;
+      sides[i * 3 + c] = table.frames[i * FRAME_STRIDE + SIDE + c]!;
+    }
     curvature[i] = curvatureAt(table, i);
     tightness[i] = tightnessAt(checked, i);
   }
@@ -121,6 +132,9 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
       closed: table.closed,
       step: table.step,
       line,
+      ups,
+      sides,
+      endTwist: table.endTwist,
       curvature,
       tightness,
       pointStations: table.pointStations,
@@ -164,7 +178,15 @@ function ownTopology(plan: RunPlan): Topology {
 
 /** The buffers of a view that may be handed over instead of copied. */
 export function transferables(view: RunView): ArrayBuffer[] {
-  const arrays = [view.positions, view.normals, view.path.line, view.path.curvature, view.path.tightness];
+  const arrays = [
+    view.positions,
+    view.normals,
+    view.path.line,
+    view.path.curvature,
+    view.path.tightness,
+    view.path.ups,
+    view.path.sides,
+  ];
   const { uvs, indices, colours } = view.topology ?? {};
   const topology = [uvs, indices, colours].filter((array) => array !== undefined);
   return [...arrays, ...topology].map((array) => array.buffer as ArrayBuffer);

@@ -9,6 +9,7 @@ import { Header } from './header/Header';
 import { SectionDialog } from './segment/SectionDialog';
 import { ShelfDialog } from './shelf/ShelfDialog';
 import { AppProvider, useSession } from './state/app-context';
+import { BringPathDialog } from './paths/BringPathDialog';
 import { Panes } from './Panes';
 import { StraightView } from './straightview/StraightView';
 import { theme } from './theme';
@@ -51,6 +52,7 @@ function Screen() {
       {dialog === 'shelf' && <ShelfDialog />}
       {dialog === 'section' && <SectionDialog />}
       {dialog === 'prepare' && <PrepareDialog />}
+      {dialog === 'bringPath' && <BringPathDialog />}
     </Box>
   );
 }

@@ -5,14 +5,27 @@ import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
 import { FindingsPanel } from '../findings/FindingsPanel';
 import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
+import type { ToolName } from '../state/session-store';
 import { EmptyProject } from './EmptyProject';
+import { ChoosingBox } from './ChoosingBox';
+import { GuideDisc } from './GuideDisc';
 import { HandleLines } from './HandleLines';
 import { PathOverlay } from './PathOverlay';
+import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
+import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
 import { useViewPointer } from './use-view-pointer';
 import { Viewport } from './viewport';
 import { ViewToolbar } from './ViewToolbar';
+
+/** What the tool in hand waits for. */
+const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
+  pen: 'Click on the ground for the next point. Enter ends.',
+  freehand: 'Draw on the ground or over a guide. A stroke from the path to the path redraws that part.',
+  choose: 'Draw a box round points; with Ctrl it adds to those chosen. Enter ends.',
+  ruler: 'Click on two places to measure between them. Enter ends.',
+};
 
 /** The 3D view with what lies over it. */
 export function BentView() {
@@ -23,7 +36,8 @@ export function BentView() {
   const tool = useSession((s) => s.tool);
   const isEmpty = useProject((s) => s.project.runs.length === 0);
   const isBusy = useResults((s) => s.busy.size > 0);
-  const { handlers, penFrom, penAt } = useViewPointer(viewport, path);
+  const hint = useSession((s) => s.hint);
+  const { handlers, penFrom, penAt, rulerAt, stroke, box } = useViewPointer(viewport, path);
   return (
     <Box
       component="section"
@@ -34,7 +48,7 @@ export function BentView() {
         position: 'relative',
         height: '100%',
         overflow: 'hidden',
-        cursor: tool === 'pen' ? 'crosshair' : 'default',
+        cursor: tool === 'shape' ? 'default' : 'crosshair',
         background: (t) => `linear-gradient(${t.vars!.palette.tokens.paper}, ${t.vars!.palette.tokens.ground} 38%)`,
       }}
     >
@@ -42,7 +56,11 @@ export function BentView() {
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
       <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
         {penFrom && penAt && <HandleLines viewport={viewport} from={penFrom} to={[penAt]} isDashed />}
-        {path && run?.visible && <PathOverlay viewport={viewport} path={path} />}
+        <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
+        <RulerOverlay viewport={viewport} to={rulerAt} />
+        {box && <ChoosingBox {...box} />}
+        {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
+        <GuideDisc viewport={viewport} />
         {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
       </Box>
       <Box
@@ -60,7 +78,7 @@ export function BentView() {
         <ViewToolbar />
         {tool === 'shape' && <FindingsPanel />}
       </Box>
-      {tool === 'pen' && (
+      {tool !== 'shape' && (
         <Typography
           role="status"
           sx={{
@@ -76,7 +94,7 @@ export function BentView() {
             pointerEvents: 'none',
           }}
         >
-          Click on the ground for the next point. Enter ends.
+          {TOLD[tool]}
         </Typography>
       )}
       {isEmpty && <EmptyProject />}

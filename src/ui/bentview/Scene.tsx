@@ -3,9 +3,12 @@
 import { Canvas } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
 import { useMemo } from 'react';
+import type { Box } from '../../core/mesh/box';
 import { useProject, useResults, useRun, useSession } from '../state/app-context';
 import { TOKENS } from '../tokens';
+import { FrameComb } from './FrameComb';
 import { FrameReporter } from './FrameReporter';
+import { GuideMeshes } from './GuideMeshes';
 import { Ground } from './Ground';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
@@ -14,12 +17,17 @@ import { boundingSphere, framePlaces, sceneBox } from './scene-box';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
 
+/** Teeth stand out of the segment by half its own reach. */
+const combSize = ({ min, max }: Box): number => Math.max(max[1], max[2] - min[2], 0.02) * 1.5;
+
 /** The drawn scene: all visible runs on the ground. Drawn on demand only. */
 export function Scene({ viewport }: { viewport: Viewport }) {
   const runs = useProject((s) => s.project.runs);
   const selected = useRun();
   const results = useResults((s) => s.results);
   const view = useSession((s) => s.view);
+  const tool = useSession((s) => s.tool);
+  const comb = useSession((s) => s.comb);
   const framing = useSession((s) => s.framing);
   const { mode } = useColorScheme();
   const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
@@ -45,13 +53,23 @@ export function Scene({ viewport }: { viewport: Viewport }) {
       aria-hidden
       style={{ position: 'absolute', inset: 0 }}
     >
-      <ViewCamera view={view} framing={framing.count * 2 + (isReady ? 1 : 0)} places={places} sphere={sphere} />
+      <ViewCamera
+        view={view}
+        framing={framing.count * 2 + (isReady ? 1 : 0)}
+        places={places}
+        sphere={sphere}
+        isStill={tool === 'freehand' || tool === 'choose'}
+      />
       <Lights {...sphere} />
       <Ground height={Math.min(0, box.min[1])} sphere={sphere} />
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}
       {own && <PathLine line={own.result.view.path.line} colour={tokens.leaf} isSelected />}
+      {own && comb && (
+        <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
+      )}
+      <GuideMeshes viewport={viewport} colour={tokens.sky} />
       <FrameReporter viewport={viewport} />
     </Canvas>
   );

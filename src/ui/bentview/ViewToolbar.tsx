@@ -3,6 +3,7 @@
 import CenterFocusStrongOutlined from '@mui/icons-material/CenterFocusStrongOutlined';
 import CropFreeOutlined from '@mui/icons-material/CropFreeOutlined';
 import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
+import { SnapButton } from './SnapButton';
 import { useApp, useSession, useSet } from '../state/app-context';
 import type { ToolName, ViewName } from '../state/session-store';
 
@@ -11,6 +12,18 @@ const VIEWS: readonly { value: ViewName; label: string }[] = [
   { value: 'above', label: 'Above' },
   { value: 'front', label: 'Front' },
   { value: 'side', label: 'Side' },
+];
+
+const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
+  {
+    value: 'shape',
+    label: 'Shape path',
+    hint: 'Drag points along the ground, with Shift up and down. Click on the path for a new point. While you drag, x, y or z holds to that axis, and a number says how far.',
+  },
+  { value: 'choose', label: 'Box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
+  { value: 'pen', label: 'Pen', hint: 'Click on the ground for one point after another. Enter ends.' },
+  { value: 'freehand', label: 'Freehand', hint: 'Draw the path in one stroke, on the ground or over a guide.' },
+  { value: 'ruler', label: 'Ruler', hint: 'Click on two places to measure between them.' },
 ];
 
 const FRAMINGS = [
@@ -34,15 +47,11 @@ export function ViewToolbar() {
         sx={group}
         onChange={(_, next: ToolName | null) => next && set({ tool: next })}
       >
-        <Tooltip
-          describeChild
-          title="Drag points along the ground, with Shift up and down. Click on the path for a new point."
-        >
-          <ToggleButton value="shape">Shape path</ToggleButton>
-        </Tooltip>
-        <Tooltip describeChild title="Click on the ground for one point after another. Enter ends.">
-          <ToggleButton value="pen">Pen</ToggleButton>
-        </Tooltip>
+        {TOOLS.map(({ value, label, hint }) => (
+          <Tooltip key={value} describeChild title={hint}>
+            <ToggleButton value={value}>{label}</ToggleButton>
+          </Tooltip>
+        ))}
       </ToggleButtonGroup>
       <ToggleButtonGroup
         exclusive
@@ -68,6 +77,7 @@ export function ViewToolbar() {
           </IconButton>
         </Tooltip>
       ))}
+      <SnapButton />
     </Box>
   );
 }

@@ -2,32 +2,21 @@
 
 import WarningAmberRounded from '@mui/icons-material/WarningAmberRounded';
 import { Box, Button, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
-import type { Finding } from '../../core/findings/finding';
 import { problemWords } from '../../engine/problem-words';
-import { applyRemedy } from '../../project/commands/apply-remedy';
-import { useApp, useResults, useRun, useRunResult, useSet } from '../state/app-context';
+import { useResults, useRun, useRunResult, useSet } from '../state/app-context';
 import { findingWords } from './finding-words';
+import { usePutRight } from './use-put-right';
 
 const MOST_SHOWN = 3;
 
 /** The selected run's findings, over the view: what, where, how much, and the remedy. */
 export function FindingsPanel() {
   const run = useRun();
-  const { document } = useApp();
   const set = useSet();
   const findings = useRunResult(run?.id)?.view.findings ?? [];
   const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
+  const putRight = usePutRight(run?.id);
   if (!run || !run.visible || (findings.length === 0 && problems.length === 0)) return null;
-
-  const putRight = ({ remedy }: Finding) => {
-    const { project, edit } = document.getState();
-    const changed = remedy && applyRemedy(project, run.id, remedy);
-    if (changed) edit(() => changed);
-    else
-      enqueueSnackbar('This bend cannot be opened by itself: move its points further apart.', { variant: 'warning' });
-    set({ finding: undefined });
-  };
 
   return (
     <Box component="section" aria-label="Findings" sx={{ display: 'grid', gap: 2, width: 248, pointerEvents: 'auto' }}>
@@ -46,7 +35,7 @@ export function FindingsPanel() {
               {finding.remedy && remedy && (
                 <Button
                   variant="text"
-                  onClick={() => putRight(finding)}
+                  onClick={() => void putRight(finding)}
                   sx={{ p: 0, minHeight: 24, fontSize: 12, justifyContent: 'flex-start' }}
                 >
                   {remedy}

@@ -53,7 +53,7 @@ export interface SessionState {
   readonly time: number | undefined;
   readonly isPlaying: boolean;
   readonly save: SaveState;
-  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | undefined;
+  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | undefined;
   set(change: SessionChange): void;
   frame(what: 'run' | 'all'): void;
 }

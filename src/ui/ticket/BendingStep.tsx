@@ -11,6 +11,7 @@ import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { metres } from '../format';
 import { useEdit } from '../state/app-context';
+import { FrameFields } from './FrameFields';
 import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
 
@@ -36,6 +37,7 @@ export function BendingStep({ run, result }: StepProps) {
           />
         ))}
       </Box>
+      <FrameFields run={run} result={result} />
       <Box>
         <NumberField
           label="Roll"

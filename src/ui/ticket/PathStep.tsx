@@ -7,12 +7,14 @@ import { changeKind } from '../../core/curve/edit/change-kind';
 import { deviation } from '../../core/curve/edit/deviation';
 import type { Slope } from '../../core/frames/slope';
 import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
-import { changeCurve, reverse, setClosed, setNumber } from '../../project/commands/paths';
+import { changeCurve, setClosed, setNumber } from '../../project/commands/paths';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
 import { metres, percentText, radius } from '../format';
 import { useEdit, useProject, useSet } from '../state/app-context';
+import { EndsMenu } from './EndsMenu';
+import { MoreMenu } from './MoreMenu';
 import { PointFields } from './PointFields';
 import { TidyMenu } from './TidyMenu';
 import type { StepProps } from './step-props';
@@ -83,13 +85,12 @@ export function PathStep({ path, result }: StepProps) {
           onChange={(closed) => edit((project) => setClosed(project, path.id, closed))}
         />
       )}
-      <Box sx={{ display: 'flex', gap: 1.5 }}>
-        <Button variant="outlined" color="secondary" onClick={() => edit((project) => reverse(project, path.id))}>
-          Reverse
-        </Button>
+      <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         <Button variant="outlined" color="secondary" onClick={() => set({ tool: 'pen' })}>
           Draw on
         </Button>
+        {group === 'points' && !curve.closed && <EndsMenu path={path} length={view?.length ?? 1} />}
+        <MoreMenu path={path} />
         {group === 'points' && <TidyMenu onChoose={(tidy) => replace(tidy.apply(curve))} />}
       </Box>
       {view && (

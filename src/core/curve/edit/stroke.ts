@@ -1,0 +1,63 @@
+import fitCurve from 'fit-curve';
+import { distance, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
+import type { PathPoint } from '../path-spec';
+import type { CurveSpec } from '../registry';
+import { changeKind } from './change-kind';
+import { insertAt } from './insert-at';
+
+/**
+ * A drawn stroke as few points with handles that keep within `tolerance` metres of it (P. J. Schneider, An algorithm for automatically
+ * fitting digitized curves, Graphics Gems, 1990). Fewer than two points where the stroke has no length.
+ */
+export function strokePoints(places: readonly Vec3[], tolerance: number): PathPoint[] {
+  const apart = places.filter((place, i) => i === 0 || distance(place, places[i - 1]!) > 1e-9);
+  if (apart.length < 2) return apart.map((position) => ({ position }));
+  const legs = fitCurve(
+    apart.map((place) => [...place]),
+    tolerance,
+  ) as unknown as readonly (readonly [Vec3, Vec3, Vec3, Vec3])[];
+  const points: PathPoint[] = [];
+  for (const [a, b, c, d] of legs) {
+    const start: PathPoint = points.pop() ?? { position: a };
+    points.push({ ...start, handleOut: sub(b, a) }, { position: d, handleIn: sub(c, d) });
+  }
+  return points;
+}
+
+/**
+ * The path with the stretch between two stations (metres) drawn anew: it leaves and arrives as the path did there. Undefined where the
+ * path is no curve.
+ */
+export function redrawPart(
+  spec: CurveSpec,
+  stroke: readonly Vec3[],
+  from: number,
+  to: number,
+  tolerance: number,
+): CurveSpec | undefined {
+  const [a, b] = from < to ? [from, to] : [to, from];
+  const drawn = from < to ? stroke : [...stroke].reverse();
+  const inHandles = changeKind(spec, 'handles');
+  const second = insertAt(inHandles, b);
+  const first = second && insertAt(second.spec, a);
+  if (!first || !second) return undefined;
+  const { points } = first.spec;
+  const [i, j] = [first.point, second.point + 1];
+  const [start, end] = [points[i]!, points[j]!];
+  const fitted = strokePoints([start.position, ...drawn, end.position], tolerance);
+  if (fitted.length < 2) return undefined;
+  const along = (handle: Vec3 | undefined, like: Vec3 | undefined): Vec3 | undefined =>
+    handle && like && scale(normalize(handle), length(like));
+  const next = fitted[0]!.handleOut;
+  const before = fitted[fitted.length - 1]!.handleIn;
+  return {
+    ...first.spec,
+    points: [
+      ...points.slice(0, i),
+      { ...start, handleOut: along(start.handleOut, next) ?? next },
+      ...fitted.slice(1, -1),
+      { ...end, handleIn: along(end.handleIn, before) ?? before },
+      ...points.slice(j + 1),
+    ],
+  };
+}

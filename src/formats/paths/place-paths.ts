@@ -1,0 +1,52 @@
+import { thinned } from '../../core/curve/tidy/thin-out';
+import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
+import { distance, type Vec3 } from '../../core/math/vec3';
+import type { CurveSpec } from '../../core/curve/registry';
+import type { BroughtPath } from './path-format';
+
+export type DrawingPlane = 'ground' | 'front' | 'side';
+
+/** How the file's coordinates become the scene's. */
+export interface Placing {
+  /** Metres per unit. */
+  readonly unit: number;
+  /** Where a flat drawing lies; for lines in space the axis that is up. */
+  readonly plane: DrawingPlane;
+  readonly up: 'y' | 'z';
+  readonly isFlat: boolean;
+  /** Straight legs are thinned out within so many metres; 0 = not. */
+  readonly tolerance: number;
+  /** Its start is moved to the origin; null = it stays. */
+  readonly toOrigin: boolean;
+}
+
+/** A brought line as a path of the scene. */
+export function placePath({ kind, closed, points }: BroughtPath, placing: Placing): CurveSpec {
+  const axes = axesOf(placing);
+  const carry = (v: Vec3): Vec3 => axes(v).map((c) => c * placing.unit) as unknown as Vec3;
+  const origin: Vec3 = placing.toOrigin && points[0] ? carry(points[0].position) : [0, 0, 0];
+  const placed = points.map((point): PathPoint => ({
+    ...point,
+    position: carry(point.position).map((c, k) => c - origin[k]!) as unknown as Vec3,
+    ...(point.handleIn && { handleIn: carry(point.handleIn) }),
+    ...(point.handleOut && { handleOut: carry(point.handleOut) }),
+  }));
+  return { kind, closed, points: kind === 'straight' ? fewEnough(placed, placing.tolerance) : placed };
+}
+
+/** Thinned within the tolerance, and within twice as much again and again until a path may have so many points. */
+function fewEnough(points: readonly PathPoint[], tolerance: number): readonly PathPoint[] {
+  if (tolerance <= 0 && points.length <= MAX_PATH_POINTS) return points;
+  const size = points.reduce((most, { position }) => Math.max(most, distance(position, points[0]!.position)), 0);
+  let within = Math.max(tolerance, size * 1e-7);
+  let kept: readonly PathPoint[] = thinned(points, within);
+  while (kept.length > MAX_PATH_POINTS) kept = thinned(kept, (within *= 2));
+  return kept;
+}
+
+/** x to the right and y up in a drawing: on the ground seen from above, or upright as the front and side views show it. */
+function axesOf({ isFlat, plane, up }: Placing): (v: Vec3) => Vec3 {
+  if (!isFlat) return up === 'z' ? ([x, y, z]) => [x, z, -y] : (v) => v;
+  if (plane === 'ground') return ([x, y]) => [x, 0, -y];
+  return plane === 'front' ? ([x, y]) => [x, y, 0] : ([x, y]) => [0, y, -x];
+}

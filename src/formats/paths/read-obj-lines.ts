@@ -1,0 +1,39 @@
+import { fail, ok, type Result } from '../../core/math/result';
+import type { Vec3 } from '../../core/math/vec3';
+import { chainLines } from './chain-lines';
+import { definePathReader, textOf, type BroughtPaths } from './path-format';
+
+/**
+ * Line elements of an OBJ (Wavefront, Object Files, appendix B1: `v`, `l`, `o`, `g`), joined where they run on into each other. Problems:
+ * `obj.number` and `obj.index` with their line, `paths.none`.
+ */
+export const objLines = definePathReader({
+  kind: 'obj',
+  label: 'OBJ lines',
+  extensions: ['obj'],
+  read(file): Result<BroughtPaths> {
+    const places: Vec3[] = [];
+    const lines: { name: string; places: Vec3[] }[] = [];
+    let name = file.name.replace(/\.[^.]+$/, '');
+    for (const [i, text] of textOf(file).split(/\r?\n/).entries()) {
+      const [word, ...rest] = text.trim().split(/\s+/);
+      if (word === 'v') {
+        const [x, y, z] = rest.map(Number);
+        if (![x, y, z].every(Number.isFinite)) return fail('obj.number', { line: i + 1, text: text.slice(0, 60) });
+        places.push([x!, y!, z!]);
+      } else if ((word === 'o' || word === 'g') && rest.length > 0) name = rest.join(' ').slice(0, 200);
+      else if (word === 'l') {
+        const line: Vec3[] = [];
+        for (const corner of rest) {
+          const index = Number.parseInt(corner, 10);
+          const place = places[index < 0 ? places.length + index : index - 1];
+          if (!place) return fail('obj.index', { line: i + 1, corner, vertices: places.length });
+          line.push(place);
+        }
+        if (line.length > 1) lines.push({ name, places: line });
+      }
+    }
+    const paths = chainLines(lines);
+    return paths.length > 0 ? ok({ paths, isFlat: false }) : fail('paths.none', { file: file.name });
+  },
+});

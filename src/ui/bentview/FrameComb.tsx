@@ -1,0 +1,37 @@
+'use client';
+
+import { useEffect, useMemo } from 'react';
+import { useThree } from '@react-three/fiber';
+import { BufferAttribute, BufferGeometry } from 'three';
+import type { PathView } from '../../engine/run-view';
+
+/** Teeth of the comb over the whole path. */
+const MOST_TEETH = 240;
+
+/** The frames along a path: a tooth from the path towards up, `size` metres long, and a short one towards the side. */
+export function FrameComb({ path, size, colour }: { path: PathView; size: number; colour: string }) {
+  const invalidate = useThree((s) => s.invalidate);
+  const geometry = useMemo(() => {
+    const { line, ups, sides } = path;
+    const count = line.length / 3;
+    const stride = Math.max(1, Math.round(count / MOST_TEETH));
+    const teeth: number[] = [];
+    for (let i = 0; i < count; i += stride) {
+      const at = (of: Float32Array, k: number) => line[i * 3 + k]! + of[i * 3 + k]! * size * (of === ups ? 1 : 0.4);
+      for (const of of [ups, sides])
+        teeth.push(line[i * 3]!, line[i * 3 + 1]!, line[i * 3 + 2]!, at(of, 0), at(of, 1), at(of, 2));
+    }
+    const built = new BufferGeometry();
+    built.setAttribute('position', new BufferAttribute(Float32Array.from(teeth), 3));
+    return built;
+  }, [path, size]);
+  useEffect(() => {
+    invalidate();
+    return () => geometry.dispose();
+  }, [geometry, invalidate]);
+  return (
+    <lineSegments geometry={geometry} renderOrder={11}>
+      <lineBasicMaterial color={colour} depthTest={false} transparent opacity={0.8} toneMapped={false} />
+    </lineSegments>
+  );
+}

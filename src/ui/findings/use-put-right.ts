@@ -1,0 +1,33 @@
+import { enqueueSnackbar } from 'notistack';
+import type { CurveSpec } from '../../core/curve/registry';
+import type { Finding } from '../../core/findings/finding';
+import type { Result } from '../../core/math/result';
+import { sourceOf } from '../../engine/derive';
+import { applyRemedy } from '../../project/commands/apply-remedy';
+import { changeCurve } from '../../project/commands/paths';
+import { useApp } from '../state/app-context';
+import { useAsk } from '../state/use-ask';
+
+/** Carries out a finding's remedy for a run, and tells when it does not get there. */
+export function usePutRight(runId: string | undefined) {
+  const { document, session } = useApp();
+  const ask = useAsk();
+  return async ({ remedy }: Finding): Promise<void> => {
+    const { project, edit } = document.getState();
+    const run = project.runs.find(({ id }) => id === runId);
+    session.getState().set({ finding: undefined });
+    if (!run || !remedy) return;
+    if (remedy.kind === 'pushOut') {
+      const guide = project.guides.find(({ id }) => id === remedy.guide);
+      const source = sourceOf(project, run);
+      if (!guide || !source.ok) return;
+      const curve = await ask((api) => api.pushOut(source.value, guide) as Promise<Result<CurveSpec>>);
+      if (curve) edit((p) => changeCurve(p, run.path, (now) => (now === source.value.curve ? curve : now)));
+      return;
+    }
+    const changed = applyRemedy(project, run.id, remedy);
+    if (changed) edit(() => changed);
+    else
+      enqueueSnackbar('This bend cannot be opened by itself: move its points further apart.', { variant: 'warning' });
+  };
+}

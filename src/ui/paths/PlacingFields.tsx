@@ -1,0 +1,87 @@
+'use client';
+
+import { Box, Typography } from '@mui/material';
+import type { BroughtPaths } from '../../formats/paths/path-format';
+import type { DrawingPlane, Placing } from '../../formats/paths/place-paths';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { SwitchField } from '../fields/SwitchField';
+
+const UNITS = [
+  { value: 1, label: 'metres' },
+  { value: 0.01, label: 'centimetres' },
+  { value: 0.001, label: 'millimetres' },
+  { value: 0.0254, label: 'inches' },
+  { value: 0.3048, label: 'feet' },
+  { value: 1000, label: 'kilometres' },
+];
+const PLANES: readonly { value: DrawingPlane; label: string }[] = [
+  { value: 'ground', label: 'on the ground' },
+  { value: 'front', label: 'upright, as from the front' },
+  { value: 'side', label: 'upright, as from the side' },
+];
+const OWN = 'own';
+
+/** Units, plane and thinning of a brought path. */
+export function PlacingFields(props: {
+  placing: Placing;
+  brought: BroughtPaths;
+  onChange: (placing: Placing) => void;
+}) {
+  const { placing, brought, onChange } = props;
+  const put = (change: Partial<Placing>) => onChange({ ...placing, ...change });
+  const known = UNITS.find(({ value }) => Math.abs(value - placing.unit) < value * 1e-9);
+  const hasStraight = brought.paths.some(({ kind }) => kind === 'straight');
+  return (
+    <Box>
+      <ChoiceField
+        label="One unit is"
+        value={known ? String(known.value) : OWN}
+        choices={[
+          ...UNITS.map(({ value, label }) => ({ value: String(value), label })),
+          { value: OWN, label: 'another length' },
+        ]}
+        onChange={(value) => put({ unit: value === OWN ? placing.unit * 1.0000001 : Number(value) })}
+      />
+      {!known && (
+        <NumberField
+          label="One unit"
+          quantity="length"
+          step={0.001}
+          min={1e-9}
+          max={1e6}
+          value={placing.unit}
+          onChange={(unit) => put({ unit })}
+        />
+      )}
+      <Typography variant="body2" color="text.secondary">
+        {brought.unit === undefined ? 'The file does not say what its units are.' : 'As the file says.'}
+      </Typography>
+      {brought.isFlat ? (
+        <ChoiceField label="It lies" value={placing.plane} choices={PLANES} onChange={(plane) => put({ plane })} />
+      ) : (
+        <ChoiceField
+          label="Up in the file"
+          value={placing.up}
+          choices={[
+            { value: 'y', label: 'y' },
+            { value: 'z', label: 'z' },
+          ]}
+          onChange={(up) => put({ up })}
+        />
+      )}
+      {hasStraight && (
+        <NumberField
+          label="Thin out within"
+          quantity="length"
+          step={0.001}
+          min={0}
+          max={1000}
+          value={placing.tolerance}
+          onChange={(tolerance) => put({ tolerance })}
+        />
+      )}
+      <SwitchField label="Begin at the origin" value={placing.toOrigin} onChange={(toOrigin) => put({ toOrigin })} />
+    </Box>
+  );
+}

@@ -1,0 +1,42 @@
+import { enqueueSnackbar } from 'notistack';
+import { useRef, useState } from 'react';
+import type { Result } from '../../core/math/result';
+import { proxy, Stopped } from '../../engine/compute-client';
+import { problemWords } from '../../engine/problem-words';
+import type { BroughtPaths } from '../../formats/paths/path-format';
+import { useApp } from '../state/app-context';
+
+export interface ReadFile {
+  readonly fileName: string;
+  readonly brought: BroughtPaths;
+}
+
+/** Reads a file of paths in the worker; `share` = how far, while it does. */
+export function useReadPaths() {
+  const { baker } = useApp();
+  const [read, setRead] = useState<ReadFile>();
+  const [problem, setProblem] = useState<string>();
+  const [share, setShare] = useState<number>();
+  const controller = useRef<AbortController>(undefined);
+  const open = async (file: File) => {
+    controller.current = new AbortController();
+    setProblem(undefined);
+    setShare(0);
+    try {
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const result = await baker.call(
+        (api) => api.paths({ name: file.name, bytes }, proxy(setShare)) as Promise<Result<BroughtPaths>>,
+        controller.current.signal,
+      );
+      if (result.ok) {
+        setRead({ fileName: file.name, brought: result.value });
+        for (const warning of result.warnings) enqueueSnackbar(problemWords(warning), { variant: 'warning' });
+      } else setProblem(result.problems.map(problemWords).join(' '));
+    } catch (error) {
+      if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
+    } finally {
+      setShare(undefined);
+    }
+  };
+  return { read, problem, share, open, stop: () => controller.current?.abort() };
+}

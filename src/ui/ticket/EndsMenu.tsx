@@ -1,0 +1,117 @@
+'use client';
+
+import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
+import { Box, Button, Popover, Typography } from '@mui/material';
+import { enqueueSnackbar } from 'notistack';
+import { useState } from 'react';
+import type { EndManner, PathEnd } from '../../core/curve/edit/end-leg';
+import { makeEndStraight, plugEnd } from '../../project/commands/paths';
+import type { Path, Project } from '../../project/schema';
+import { mouthsBeside } from '../bentview/snap';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { useApp, useProject } from '../state/app-context';
+
+const MANNERS: readonly { value: EndManner; label: string; hint: string }[] = [
+  { value: 'ahead', label: 'Straight', hint: 'as it runs there' },
+  { value: 'level', label: 'Level', hint: 'straight, and neither up nor down' },
+  { value: 'plumb', label: 'Plumb', hint: 'straight up or down' },
+];
+
+/** What can be done to a path's ends: straight, level or plumb over a length, or plugged into a socket or another end. */
+export function EndsMenu({ path, length }: { path: Path; length: number }) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  return (
+    <>
+      <Button
+        variant="outlined"
+        color="secondary"
+        aria-haspopup="dialog"
+        endIcon={<ExpandMoreRounded />}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        Ends
+      </Button>
+      {anchor && (
+        <Popover
+          open
+          anchorEl={anchor}
+          onClose={() => setAnchor(undefined)}
+          anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+          slotProps={{ paper: { role: 'dialog', 'aria-label': 'Ends of the path', sx: { width: 320, p: 4 } } }}
+        >
+          <Ends path={path} initial={length / 10} />
+        </Popover>
+      )}
+    </>
+  );
+}
+
+function Ends({ path, initial }: { path: Path; initial: number }) {
+  const { document } = useApp();
+  const project = useProject((s) => s.project);
+  const [end, setEnd] = useState<PathEnd>('end');
+  const [over, setOver] = useState(Number(initial.toPrecision(2)) || 1);
+  const put = (changed: Project | undefined, otherwise: string) => {
+    if (changed) document.getState().edit(() => changed);
+    else enqueueSnackbar(otherwise, { variant: 'warning' });
+  };
+  const mouths = mouthsBeside(project, path.id);
+  return (
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <ChoiceField
+        label="Which end"
+        value={end}
+        choices={[
+          { value: 'start', label: 'the start' },
+          { value: 'end', label: 'the end' },
+        ]}
+        onChange={setEnd}
+      />
+      <NumberField label="Over" quantity="length" step={0.1} min={0.001} max={1e5} value={over} onChange={setOver} />
+      <Box sx={{ display: 'flex', gap: 1.5, my: 1 }}>
+        {MANNERS.map(({ value, label, hint }) => (
+          <Button
+            key={value}
+            variant="outlined"
+            color="secondary"
+            title={hint}
+            onClick={() =>
+              put(
+                makeEndStraight(project, path.id, end, value, over),
+                'The path is too short for a straight end of that length. Take a shorter one.',
+              )
+            }
+          >
+            {label}
+          </Button>
+        ))}
+      </Box>
+      <Typography variant="caption" color="text.secondary">
+        Plug it into
+      </Typography>
+      {mouths.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          There is no socket and no other end. Add a socket under Guides.
+        </Typography>
+      )}
+      <Box sx={{ maxHeight: 180, overflowY: 'auto' }}>
+        {mouths.map((mouth, i) => (
+          <Button
+            key={i}
+            fullWidth
+            size="small"
+            variant="text"
+            color="secondary"
+            sx={{ justifyContent: 'flex-start', fontWeight: 400, minHeight: 28 }}
+            onClick={() =>
+              put(plugEnd(project, path.id, end, mouth), 'The path needs two points before it can be plugged in.')
+            }
+          >
+            {mouth.name}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  );
+}
