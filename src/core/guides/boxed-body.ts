@@ -9,7 +9,6 @@ export function boxedBody(
   const normals: number[] = [];
   const indices: number[] = [];
   for (let axis = 0; axis < 3; axis++) {
-    if (max[(axis + 1) % 3]! <= min[(axis + 1) % 3]! || max[(axis + 2) % 3]! <= min[(axis + 2) % 3]!) continue;
     for (const out of [1, -1]) {
       const base = positions.length / 3;
       const corners = [

@@ -1,5 +1,10 @@
+import { changeKind } from '../../core/curve/edit/change-kind';
+import { plugIn } from '../../core/curve/edit/end-leg';
 import type { CurveSpec } from '../../core/curve/registry';
+import { mouthOf } from '../../core/guides/build-guide';
+import { wrapRound } from '../../core/guides/wrap-round';
 import type { Vec3 } from '../../core/math/vec3';
+import { HUT_SOCKET, MAST_SOCKET, POST_SURFACE } from './landing-guides';
 
 const through = (...places: readonly Vec3[]) => places.map((position) => ({ position }));
 const smooth = (...places: readonly Vec3[]): CurveSpec => ({
@@ -53,20 +58,29 @@ export const LAMP = smooth([40, 3.6, -9.4], [40, 3.15, -9.4], [40.06, 2.75, -9.3
 /** Along the ferry's side and over into the water. */
 export const HOSE = smooth([50.5, 1.4, 13.5], [51.3, 1.65, 13.9], [52.2, 1.5, 14.4], [52.8, 0.9, 15], [53, 0.2, 15.8]);
 
-/** From the mast to the hut. */
-export const WIRES: CurveSpec = {
-  kind: 'hanging',
-  closed: false,
-  points: through([34, 5.2, -4], [39.2, 3.7, -9.2]),
-  numbers: { slack: 0.015 },
-};
+const unplugged = changeKind(
+  { kind: 'hanging', closed: false, points: through([34.2, 5.1, -4.2], [39.1, 3.7, -9.1]), numbers: { slack: 0.03 } },
+  'handles',
+);
+const halfPlugged = plugIn(unplugged, 'start', mouthOf(MAST_SOCKET)) ?? unplugged;
 
-/** Up and round the signal mast. */
+/** From the mast to the hut, both ends plugged into sockets. */
+export const WIRES: CurveSpec = plugIn(halfPlugged, 'end', mouthOf(HUT_SOCKET)) ?? halfPlugged;
+
+const FOOT: Vec3 = [34, 1.05, -4];
+const WINDING = { from: 0.05, rise: 3.1, turns: 2.4, startAngle: 0.4, clearance: 0.02 };
+/** How strongly the shoot grows: thicker at the foot. */
+const GAUGES = [1.5, 0.9];
+const wound = wrapRound(POST_SURFACE, { foot: FOOT, axis: [0, 1, 0], ...WINDING }, 2);
+
+/** Wound round the signal mast. */
 export const HONEYSUCKLE: CurveSpec = {
-  kind: 'helix',
+  kind: 'smooth',
   closed: false,
-  points: through([34, 1.05, -4], [34, 4.13, -4]),
-  numbers: { startRadius: 0.17, endRadius: 0.12, turns: 1.9 },
+  points: (wound.ok ? wound.value : []).map((point, i, all) => {
+    const end = i === 0 ? 0 : i === all.length - 1 ? 1 : undefined;
+    return end === undefined ? point : { ...point, gauge: GAUGES[end]! };
+  }),
 };
 
 /** Up round the beacon, a turn and a quarter. */

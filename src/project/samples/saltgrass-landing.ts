@@ -6,6 +6,7 @@ import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
 import { FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import { GUIDES } from './landing-guides';
 import { ANCHOR, BUCKETS, CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, STAIR, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
@@ -115,7 +116,10 @@ const SAMPLES: readonly Sample[] = [
     name: 'Honeysuckle',
     spec: made('shoot', { length: 3.6, radius: 0.014, nodes: 30, leaf: 0.11, smooth: 0.001 }),
     curve: HONEYSUCKLE,
-    job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
+    job: {
+      laying: { rule: 'onePiece' },
+      bending: { frames: { rule: 'sitOnGuide', guide: 'signal-mast', up: [0, 1, 0] } },
+    },
   },
   {
     id: 'driftwood',
@@ -209,5 +213,6 @@ export function saltgrassLanding(): Project {
     segments: [...road.segments, ...SAMPLES.map(segmentOf)],
     paths: [...road.paths, ...SAMPLES.map(pathOf)],
     runs: [...road.runs, ...SAMPLES.map(runOf)],
+    guides: GUIDES,
   };
 }

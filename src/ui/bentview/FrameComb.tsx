@@ -17,9 +17,13 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
     const stride = Math.max(1, Math.round(count / MOST_TEETH));
     const teeth: number[] = [];
     for (let i = 0; i < count; i += stride) {
-      const at = (of: Float32Array, k: number) => line[i * 3 + k]! + of[i * 3 + k]! * size * (of === ups ? 1 : 0.4);
-      for (const of of [ups, sides])
-        teeth.push(line[i * 3]!, line[i * 3 + 1]!, line[i * 3 + 2]!, at(of, 0), at(of, 1), at(of, 2));
+      for (const [directions, long] of [
+        [ups, 1],
+        [sides, 0.4],
+      ] as const) {
+        for (const far of [0, long * size])
+          for (let c = 0; c < 3; c++) teeth.push(line[i * 3 + c]! + directions[i * 3 + c]! * far);
+      }
     }
     const built = new BufferGeometry();
     built.setAttribute('position', new BufferAttribute(Float32Array.from(teeth), 3));

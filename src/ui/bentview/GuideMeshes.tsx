@@ -13,13 +13,20 @@ import { useApp, useProject, useSession } from '../state/app-context';
 import type { Viewport } from './viewport';
 
 /** The guides of the project, pale; the chosen one stands out. */
-export function GuideMeshes({ viewport, colour }: { viewport: Viewport; colour: string }) {
+export function GuideMeshes(props: { viewport: Viewport; colour: string; chosenColour: string }) {
+  const { viewport, colour, chosenColour } = props;
   const guides = useProject((s) => s.project.guides);
   const chosen = useSession((s) => s.guide);
   return guides.map(
     (guide) =>
       guide.visible && (
-        <GuideShape key={guide.id} guide={guide} viewport={viewport} colour={colour} isChosen={guide.id === chosen} />
+        <GuideShape
+          key={guide.id}
+          guide={guide}
+          viewport={viewport}
+          colour={guide.id === chosen ? chosenColour : colour}
+          isChosen={guide.id === chosen}
+        />
       ),
   );
 }
@@ -51,7 +58,7 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
         color={colour}
         roughness={0.9}
         transparent
-        opacity={isChosen ? 0.62 : 0.34}
+        opacity={isChosen ? 0.3 : 0.22}
         depthWrite={false}
         side={DoubleSide}
       />

@@ -69,7 +69,7 @@ export function Scene({ viewport }: { viewport: Viewport }) {
       {own && comb && (
         <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
       )}
-      <GuideMeshes viewport={viewport} colour={tokens.sky} />
+      <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
       <FrameReporter viewport={viewport} />
     </Canvas>
   );

@@ -30,7 +30,10 @@ export function GuideFields({ guide }: { guide: Guide }) {
   const replaced = (of: readonly number[], c: number, value: number) =>
     of.map((old, k) => (k === c ? value : old)) as [number, number, number];
   return (
-    <Box sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}>
+    <Box
+      ref={(element: HTMLElement | null) => element?.scrollIntoView({ block: 'nearest' })}
+      sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}
+    >
       <TextField
         size="small"
         label="Name"

@@ -58,7 +58,7 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
     dot(normalize(sub(spec.points[i]!.position, knee)), inwards) < -0.2;
   if (length > 0) while (next < spec.points.length - 1 && isWithin(next)) next++;
   const rest = spec.points.slice(next);
-  if (rest.length === 0 || distance(rest[0]!.position, knee) < 1e-9) return undefined;
+  if (rest.length === 0 || (length > 0 && isWithin(next)) || distance(rest[0]!.position, knee) < 1e-9) return undefined;
   const { uses } = curveKind(spec);
   const away = distance(knee, rest[0]!.position);
   const first: PathPoint = { ...spec.points[0]!, position: place.position };

@@ -1,4 +1,6 @@
+import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
+import type { PathPoint } from '../path-spec';
 import { curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 
@@ -11,7 +13,7 @@ export function splitAt(spec: CurveSpec, i: number): readonly CurveSpec[] | unde
   if (i < 0 || i >= n || (!spec.closed && (i === 0 || i === n - 1)) || curveKind(spec).alwaysClosed) return undefined;
   if (curveKind(spec).group === 'numbers') return undefined;
   // What lies beyond the cut has a say in the tangents here: they are held.
-  const fixed = spec.kind === 'smooth' ? held(spec) : curveKind(spec).uses.weight ? changeKind(spec, 'handles') : spec;
+  const fixed = fixedTangents(spec);
   if (fixed.points.length !== n) return undefined;
   const { points } = fixed;
   if (spec.closed) return [{ ...fixed, closed: false, points: [...points.slice(i), ...points.slice(0, i + 1)] }];
@@ -21,7 +23,16 @@ export function splitAt(spec: CurveSpec, i: number): readonly CurveSpec[] | unde
   ];
 }
 
-const held = (spec: CurveSpec): CurveSpec => ({
-  ...spec,
-  points: smoothToHandles(spec).points.map((point) => ({ ...point, held: true })),
-});
+function fixedTangents(spec: CurveSpec): CurveSpec {
+  if (spec.kind === 'smooth')
+    return { ...spec, points: smoothToHandles(spec).points.map((point) => ({ ...point, held: true })) };
+  if (curveKind(spec).uses.weight) return changeKind(spec, 'handles');
+  if (!curveKind(spec).uses.manners) return spec;
+  const isSmooth = (point: PathPoint) => (point.as ?? 'smooth') === 'smooth';
+  return {
+    ...spec,
+    points: spec.points.map((point, i) =>
+      isSmooth(point) ? { ...point, ...controlsAt(spec, i), as: 'handles' } : point,
+    ),
+  };
+}

@@ -14,7 +14,7 @@ export function strokePoints(places: readonly Vec3[], tolerance: number): PathPo
   if (apart.length < 2) return apart.map((position) => ({ position }));
   const legs = fitCurve(
     apart.map((place) => [...place]),
-    tolerance,
+    tolerance * tolerance, // it compares squares
   ) as unknown as readonly (readonly [Vec3, Vec3, Vec3, Vec3])[];
   const points: PathPoint[] = [];
   for (const [a, b, c, d] of legs) {

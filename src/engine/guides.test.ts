@@ -1,0 +1,259 @@
+import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
+import type { Guide } from '../project/schema';
+import { buildGuide } from '../core/guides/build-guide';
+import { edgeChains } from '../core/guides/edge-chains';
+import { GUIDE_BODIES, type GuideBodyName, type GuideSpec } from '../core/guides/guide-spec';
+import { pushOut } from '../core/guides/push-out';
+import { snapPlaces } from '../core/guides/snap-places';
+import { wrapRound } from '../core/guides/wrap-round';
+import { fail } from '../core/math/result';
+import type { Vec3 } from '../core/math/vec3';
+import { isClosed } from '../core/mesh/is-closed';
+import { volume } from '../core/mesh/measure';
+import { buildArcTable } from '../core/curve/arc-table';
+import { compileCurve, type CurveSpec } from '../core/curve/registry';
+import { deviation } from '../core/curve/edit/deviation';
+import { manifoldOf } from '../core/testing/manifold';
+import { pathOf } from '../core/testing/curves';
+import { compiled, unwrap } from '../core/testing/runs';
+import { Deriver, type RunSource } from './derive';
+import { buildSurface } from './mesh-surface';
+import { windRound } from './wind-round';
+
+const spec = (
+  kind: GuideBodyName,
+  sizes: Record<string, number>,
+  position: Vec3 = [0, 0, 0],
+  turn: Vec3 = [0, 0, 0],
+): GuideSpec => ({
+  shape: { from: 'body', kind, sizes },
+  position,
+  turn,
+  clearance: 0,
+});
+const surfaceOf = (guide: GuideSpec) => buildSurface(buildGuide(guide));
+
+describe('simple bodies', () => {
+  const sides = (r: number) => 48 * r * r * Math.sin((2 * Math.PI) / 96); // area of the 96-gon
+  it.each([
+    { kind: 'post' as const, sizes: { radius: 0.2, height: 3 }, wanted: sides(0.2) * 3, off: 1e-6 },
+    { kind: 'ball' as const, sizes: { radius: 0.7 }, wanted: (4 / 3) * Math.PI * 0.343, off: 4e-3 },
+    { kind: 'box' as const, sizes: { x: 2, y: 3, z: 0.5 }, wanted: 3, off: 1e-6 },
+    { kind: 'disc' as const, sizes: { radius: 1.5, thickness: 0.2 }, wanted: sides(1.5) * 0.2, off: 1e-6 },
+    {
+      kind: 'socket' as const,
+      sizes: { radius: 0.1, depth: 0.3 },
+      wanted: sides(0.1) * 0.3 * (1 - 0.72 ** 2 * 0.7),
+      off: 1e-6,
+    },
+  ])('a $kind is closed, faces outwards and has its volume', ({ kind, sizes, wanted, off }) => {
+    const mesh = buildGuide(spec(kind, sizes, [4, -1, 2], [0.3, 1.2, -0.5]));
+    expect(isClosed(mesh)).toBe(true);
+    expect(Math.abs(volume(mesh) / wanted - 1)).toBeLessThan(off);
+  });
+
+  it('have normals that agree with their faces', () => {
+    for (const { kind } of GUIDE_BODIES) {
+      const { positions: p, normals: n, indices } = buildGuide(spec(kind, {}));
+      for (let i = 0; i < indices.length; i += 3) {
+        const [a, b, c] = [0, 1, 2].map((k) => indices[i + k]! * 3) as [number, number, number];
+        const u = [0, 1, 2].map((k) => p[b + k]! - p[a + k]!);
+        const v = [0, 1, 2].map((k) => p[c + k]! - p[a + k]!);
+        const facing = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+        expect(facing.reduce((sum, x, k) => sum + x * n[a + k]!, 0)).toBeGreaterThanOrEqual(0);
+      }
+    }
+  });
+});
+
+describe('a surface', () => {
+  const box = surfaceOf(spec('box', { x: 2, y: 2, z: 2 }, [0, -1, 0])); // -1 to 1 in each direction
+
+  it.each<{ to: Vec3; distance: number; place: Vec3 }>([
+    { to: [3, 0.2, 0.1], distance: 2, place: [1, 0.2, 0.1] },
+    { to: [2, 2, 0.3], distance: Math.SQRT2, place: [1, 1, 0.3] },
+    { to: [2, 2, 2], distance: Math.sqrt(3), place: [1, 1, 1] },
+    { to: [0.9, 0.1, 0.2], distance: -0.1, place: [1, 0.1, 0.2] },
+  ])('of a box has its nearest place to $to, inside below 0', ({ to, distance, place }) => {
+    const near = box.nearest(to)!;
+    expect(near.distance).toBeCloseTo(distance, 6);
+    near.place.forEach((v, k) => expect(v).toBeCloseTo(place[k]!, 6));
+  });
+
+  it('is not found farther away than asked, and is hit from both sides', () => {
+    expect(box.nearest([3, 0, 0], 1.9)).toBeUndefined();
+    expect(box.hit([5, 0.3, 0.2], [-2, 0, 0])).toMatchObject({ distance: 4, normal: [1, 0, 0] });
+    expect(box.hit([0, 0.3, 0.2], [0, 0, 1])!.distance).toBeCloseTo(0.8, 6);
+    expect(box.hit([5, 3, 0], [-1, 0, 0])).toBeUndefined();
+  });
+
+  it('of a ball has the normals of the ball, not of its facets', () => {
+    const ball = surfaceOf(spec('ball', { radius: 2 }));
+    for (const to of [
+      [1, 2, 3],
+      [-3, 0.5, 1],
+      [0.2, -4, 0.1],
+    ] as Vec3[]) {
+      // prettier-ignore
+      const { normal, distance } = ball.nearest(to)!;
+      const l = Math.hypot(...to);
+      expect(distance).toBeCloseTo(l - 2, 2);
+      expect(normal.reduce((sum, v, k) => sum + (v * to[k]!) / l, 0)).toBeGreaterThan(0.9998);
+    }
+  });
+});
+
+describe('winding round a guide', () => {
+  const guide = { id: 'g', name: 'G', visible: true, ...spec('post', { radius: 0.5, height: 6 }, [2, 0, 3]) };
+  const winding = { from: 0.5, rise: 4, turns: 3, startAngle: 0.3, clearance: 0.1 };
+  const ready = () => {
+    const mesh = buildGuide(guide);
+    return { id: 'g', key: '', clearance: null, mesh, surface: buildSurface(mesh) };
+  };
+
+  // Helix: length = sqrt((2 pi r n)² + rise²) (closed form).
+  it('keeps its clearance, is evenly spaced and has the length of a helix', () => {
+    const points = unwrap(windRound(ready(), guide, winding));
+    for (const { position } of points) {
+      const r = Math.hypot(position[0] - 2, position[2] - 3);
+      expect(r).toBeGreaterThan(0.6 - 0.0005); // the post's chords lie half a millimetre within its radius
+      expect(r).toBeLessThan(0.6 + 1e-6);
+    }
+    const gaps = points
+      .slice(1)
+      .map(({ position }, i) => Math.hypot(...position.map((v, k) => v - points[i]!.position[k]!)));
+    expect(Math.max(...gaps) / Math.min(...gaps)).toBeLessThan(1.002);
+    const { length } = buildArcTable(compiled({ kind: 'smooth', closed: false, points }));
+    expect(length / Math.hypot(2 * Math.PI * 0.6 * 3, 4)).toBeCloseTo(1, 2);
+    expect(points[0]!.position[1]).toBeCloseTo(0.5, 6);
+    expect(points.at(-1)!.position[1]).toBeCloseTo(4.5, 6);
+  });
+
+  it('turns the other way for negative turns, and says where the guide ends', () => {
+    const back = unwrap(windRound(ready(), guide, { ...winding, turns: -3 }));
+    const there = unwrap(windRound(ready(), guide, winding));
+    const side = (p: Vec3, q: Vec3) => (p[2] - 3) * (q[0] - 2) - (p[0] - 2) * (q[2] - 3);
+    const way = (points: typeof there) => Math.sign(side(points[0]!.position, points[1]!.position));
+    expect(way(back)).toBe(-way(there));
+    expect(windRound(ready(), guide, { ...winding, rise: 9 })).toMatchObject({
+      ok: false,
+      problems: [{ code: 'guide.missed' }],
+    });
+    expect(wrapRound(ready().surface, { ...winding, foot: [2, 0, 3], axis: [0, 1, 0], turns: 0 }, 9)).toMatchObject(
+      fail('winding.none'),
+    );
+  });
+});
+
+describe('keeping clear of a guide', () => {
+  const curve = pathOf('smooth', [[-4, 1, 0], [-1.5, 1, 0.1], [1.5, 1, 0.1], [4, 1, 0]]); // prettier-ignore
+  const guide = (clearance: number | null, z = 0.5): Guide => ({
+    id: 'post',
+    name: 'Post',
+    visible: true,
+    ...spec('post', { radius: 0.3, height: 3 }, [0, 0, z]),
+    clearance,
+  });
+  const source = (guides: readonly Guide[], path: CurveSpec = curve): RunSource => ({
+    segment: {
+      id: 's',
+      name: 'S',
+      source: {
+        from: 'maker',
+        spec: { ...(makerDefaults('tube') as object), length: 1, radius: 0.1, sides: 64 } as never,
+      },
+      prepare: MADE_PREPARE,
+      finishes: [],
+    },
+    curve: path,
+    job: JOB_DEFAULTS,
+    guides,
+  });
+  const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
+  const near = async (guides: readonly Guide[], path = curve) =>
+    unwrap(await deriver.derive(source(guides, path), null)).findings.filter(({ check }) => check === 'tooNearGuide');
+
+  // Independent: manifold-3d's least distance between the two meshes.
+  it('finds where and by how much, as the meshes themselves lie', async () => {
+    const far = guide(0.2, 0.7);
+    const { plan, table } = unwrap(await deriver.derive(source([far]), null));
+    const { buildRunMesh } = await import('../core/bending/build-run');
+    const { ready } = unwrap(await deriver.derive(source([far]), null));
+    const run = await manifoldOf(buildRunMesh(plan, table, ready.prepared.mesh));
+    const post = await manifoldOf(buildGuide(far));
+    const [finding] = await near([far]);
+    expect(finding!.facts.gap).toBeCloseTo(run.minGap(post, 1), 2);
+    expect(finding!.at!.station).toBeCloseTo(table.length / 2, 1);
+  });
+
+  it('says nothing where there is room, nothing is asked, or the guide is hidden', async () => {
+    expect(await near([guide(0, 2)])).toEqual([]);
+    expect(await near([guide(null)])).toEqual([]);
+    expect(await near([{ ...guide(0), visible: false }])).toEqual([]);
+    expect((await near([guide(0)]))[0]!.facts.gap).toBeLessThan(0);
+  });
+
+  it('pushes the path out just enough, and only there', async () => {
+    const asked = guide(0.05);
+    const { ready } = unwrap(await deriver.derive(source([asked]), null));
+    const built = unwrap(await deriver.guides.get(asked));
+    const out = pushOut(curve, { job: JOB_DEFAULTS, support: ready.support, guide: built })!;
+    expect(await near([asked], out)).toEqual([]);
+    expect((await near([{ ...asked, clearance: 0.08 }], out)).length).toBeGreaterThan(0); // not much farther than asked
+    for (const end of [0, -1]) expect(out.points.at(end)!.position).toEqual(curve.points.at(end)!.position);
+    expect(deviation(curve, out)).toBeLessThan(0.45);
+    expect(
+      pushOut({ ...curve, kind: 'hanging' }, { job: JOB_DEFAULTS, support: ready.support, guide: built }),
+    ).toBeUndefined();
+  });
+
+  it('goes on without a guide whose mesh is missing', async () => {
+    const lost: Guide = { ...guide(0), shape: { from: 'asset', asset: '0'.repeat(64), fileName: 'x.glb', unit: 1 } };
+    expect((await deriver.derive(source([lost]), null)).ok).toBe(true);
+  });
+});
+
+/** Two triangles, 4 by 2 m. */
+const SHEET = {
+  positions: Float32Array.of(0, 0, 0, 4, 0, 0, 4, 0, 2, 0, 0, 2),
+  indices: Uint32Array.of(0, 1, 2, 0, 2, 3),
+};
+
+describe('what there is to catch on and to trace', () => {
+  it('has the middles of a box’s faces and edges, and of a post’s ends', () => {
+    const box = snapPlaces(buildGuide(spec('box', { x: 4, y: 2, z: 1 })));
+    expect(box).toHaveLength(6 + 12);
+    const has = (place: Vec3) => box.some((p) => Math.hypot(...p.map((v, k) => v - place[k]!)) < 1e-6);
+    expect(has([0, 2, 0])).toBe(true);
+    expect(has([2, 1, 0.5])).toBe(true);
+    const post = snapPlaces(buildGuide(spec('post', { radius: 0.5, height: 3 })));
+    expect(post.map(([x, y, z]) => [x, y, z].map((v) => Math.round(v * 1e6) / 1e6 + 0))).toEqual([
+      [0, 0, 0],
+      [0, 3, 0],
+    ]);
+  });
+
+  it('has the rims of a post as closed chains, and a box’s edges one by one', () => {
+    const chains = edgeChains(buildGuide(spec('post', { radius: 0.5, height: 3 })), Math.PI / 6);
+    expect(chains).toHaveLength(2);
+    for (const { closed, length, points } of chains) {
+      expect(closed).toBe(true);
+      expect(points).toHaveLength(96);
+      expect(length).toBeCloseTo(96 * 2 * 0.5 * Math.sin(Math.PI / 96), 5);
+    }
+    const box = edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
+    expect(box.map(({ length }) => Math.round(length)).sort()).toEqual([1, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4]);
+  });
+
+  it('has the border of an open sheet in order', () => {
+    const sheet = edgeChains(SHEET, Math.PI / 6);
+    expect(sheet.reduce((sum, { length }) => sum + length, 0)).toBeCloseTo(12, 5);
+    expect(
+      compileCurve({
+        kind: 'straight',
+        closed: sheet[0]!.closed,
+        points: sheet[0]!.points.map((position) => ({ position })),
+      }).ok,
+    ).toBe(true);
+  });
+});

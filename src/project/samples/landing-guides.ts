@@ -1,0 +1,53 @@
+import type { GuideSpec } from '../../core/guides/guide-spec';
+import type { Surface } from '../../core/guides/surface';
+import type { Guide } from '../schema';
+
+/** Metres: the signal mast. */
+const MAST = { radius: 0.1, height: 4.5 };
+
+const body = (kind: 'post' | 'socket' | 'box' | 'disc', sizes: Record<string, number>): GuideSpec['shape'] => ({
+  from: 'body',
+  kind,
+  sizes,
+});
+
+/** On the mast, its mouth to the hut and a little down. */
+export const MAST_SOCKET: GuideSpec = {
+  shape: body('socket', { radius: 0.07, depth: 0.12 }),
+  position: [34.13, 5.1, -4.13],
+  turn: [-1.75, Math.PI / -4, 0],
+  clearance: null,
+};
+
+/** On the hut's wall, its mouth to the mast. */
+export const HUT_SOCKET: GuideSpec = {
+  shape: body('socket', { radius: 0.07, depth: 0.12 }),
+  position: [39.1, 3.7, -9.1],
+  turn: [1.4, Math.PI / -4, 0],
+  clearance: null,
+};
+
+/** A ray from far outside straight towards the mast's axis. */
+export const POST_SURFACE: Surface = {
+  nearest: () => undefined,
+  hit: (place, direction) => ({
+    place,
+    normal: direction,
+    distance: Math.hypot(place[0] - 34, place[2] + 4) - MAST.radius,
+  }),
+};
+
+/** What the landing's runs wind round, plug into and keep clear of. */
+export const GUIDES: readonly Guide[] = [
+  {
+    id: 'signal-mast',
+    name: 'Signal mast',
+    visible: true,
+    shape: body('post', MAST),
+    position: [34, 1.05, -4],
+    turn: [0, 0, 0],
+    clearance: null, // leaves may touch it
+  },
+  { id: 'mast-socket', name: 'Mast socket', visible: true, ...MAST_SOCKET },
+  { id: 'hut-socket', name: 'Hut socket', visible: true, ...HUT_SOCKET },
+];
