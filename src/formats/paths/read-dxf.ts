@@ -42,6 +42,9 @@ export const dxf = definePathReader({
   label: 'DXF',
   extensions: ['dxf'],
   read(file): Result<BroughtPaths> {
+    const line = wrongLine(textOf(file));
+    if (line !== undefined)
+      return fail('dxf.broken', { file: file.name, reason: `line ${line} holds no group code of an ASCII DXF` });
     let entities: IEntity[];
     let unit: number | undefined;
     try {
@@ -77,6 +80,13 @@ export const dxf = definePathReader({
     return ok({ paths: sound, isFlat, up: 'z', ...(unit !== undefined && { unit }) }, warnings);
   },
 });
+
+/** The first of the odd lines that is no group code (DXF Reference, group codes); undefined where there is none. */
+function wrongLine(text: string): number | undefined {
+  const lines = text.trim().split(/\r?\n/);
+  for (let i = 0; i < lines.length; i += 2) if (!/^\uFEFF?\s*-?\d{1,4}\s*$/.test(lines[i]!)) return i + 1;
+  return undefined;
+}
 
 const placeOf = ({ x, y, z }: { x: number; y: number; z?: number }): Vec3 => [x, y, z ?? 0];
 const X: Vec3 = [1, 0, 0];

@@ -23,7 +23,9 @@ const short = (x: number): string => String(Number(x.toFixed(6)));
 
 function tableOf(path: NamedCurve): FrameTable | undefined {
   const compiled = compileCurve(path.curve);
-  return compiled.ok ? buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] }) : undefined;
+  return compiled.ok
+    ? buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] }, { tolerance: 0.001 })
+    : undefined;
 }
 
 export const svgPlan = definePathWriter({
