@@ -1,6 +1,8 @@
 // Speeds as ratios in one run, so that they mean the same on every machine. Prints one line for each claim.
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
+import { transformPoints } from '../src/core/curve/edit/transform-points';
+import { followTable, frameBase } from '../src/core/frames/follow-table';
 import { bendPiece } from '../src/core/bending/bend-piece';
 import { bendRun, buildRunMesh, buildTopology, fillRun } from '../src/core/bending/build-run';
 import { planRun } from '../src/core/bending/plan-run';
@@ -283,7 +285,45 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
   return Uint8Array.from(Buffer.concat([header, places, new Uint8Array(faces.buffer)]));
 }
 
-// (9) How even this machine is: the same arithmetic, touching no memory, again and again.
+// (9) Dragging a point of a long path: from the moved point to the frame table, against building both tables anew; and what it follows from.
+{
+  const spec = { rule: 'leastTwist', up: [0, 1, 0] } as const;
+  const longPath = (n: number): CurveSpec => ({
+    kind: 'smooth',
+    closed: false,
+    points: Array.from({ length: n }, (_, i) => ({
+      position: [i * 2, ((i * 7919) % 100) / 100, 6 * Math.cos(i / 5) + ((i * 104_729) % 100) / 100] as Vec3,
+    })),
+  });
+  const curveOf = (path: CurveSpec) => {
+    const compiled = compileCurve(path);
+    if (!compiled.ok) throw new Error('no curve');
+    return compiled.value;
+  };
+  const drag = (n: number, touched: number) => {
+    const path = longPath(n);
+    const arc = buildArcTable(curveOf(path));
+    const base = frameBase(arc, buildFrameTable(arc, spec, { tolerance: 0.001 }), spec);
+    const chosen = Array.from({ length: touched }, (_, k) => (n >> 1) + k);
+    let k = 0;
+    const moved = () => transformPoints(path, chosen, { kind: 'move', by: [0, 0.001 * (k++ % 50), 0.05] });
+    const follow = () => {
+      if (!followTable(base, curveOf(moved()))) throw new Error('not followed');
+    };
+    const anew = () => buildFrameTable(buildArcTable(curveOf(moved())), spec, { tolerance: 0.001 });
+    return race([follow, anew] as const, 2);
+  };
+  const [followed, anew] = drag(2000, 1);
+  say(
+    'a point of 2,000 dragged, against building anew',
+    `${(anew / followed).toFixed(1)} times as fast (${ms(followed)}, aim: below 8 ms, against ${ms(anew)})`,
+  );
+  const by = (n: number, touched: number) => `${ms(drag(n, touched)[0])}`;
+  say('the same with 50 and 200 points moved together', `${by(2000, 50)}, ${by(2000, 200)}`);
+  say('the same on a path of 500 and of 8,000 points', `${by(500, 1)}, ${by(8000, 1)}`);
+}
+
+// (10) How even this machine is: the same arithmetic, touching no memory, again and again.
 {
   const times: number[] = [];
   for (const end = performance.now() + 4000; performance.now() < end;) {

@@ -21,7 +21,7 @@ const deriver = new Deriver(async (id) => {
 
 const api: ComputeApi = {
   async view(source, time, held) {
-    const derived = await deriver.derive(source, time);
+    const derived = await deriver.derive(source, time, undefined, { isDragged: true });
     if (!derived.ok) return derived;
     const view = buildRunView(derived.value, held, numbers);
     return transfer(ok(view, derived.warnings), transferables(view));

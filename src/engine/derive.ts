@@ -6,6 +6,7 @@ import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
+import { followTable, frameBase, type FrameBase } from '../core/frames/follow-table';
 import type { FrameTable } from '../core/frames/frame-table';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { fail, ok, type Result } from '../core/math/result';
@@ -67,6 +68,8 @@ export class Deriver {
   readonly #imager: TextureImager;
   readonly #meshes = new Recent<Promise<Result<Mesh>>>(2);
   readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
+  /** Of long paths, by what they have in common. */
+  readonly #bases = new Recent<FrameBase>(6);
   readonly guides: GuideKeeper;
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
@@ -77,8 +80,15 @@ export class Deriver {
     this.#imager = new TextureImager(loadBytes);
   }
 
-  /** `time` in seconds; null = finished. Problems: those of the path, the segment and the laying. */
-  async derive(source: RunSource, time: number | null, onProgress?: OnProgress): Promise<Result<DerivedRun>> {
+  /**
+   * `time` in seconds; null = finished. `isDragged` = frames may follow those of a path that differs in a few legs, to within their own
+   * tolerance. Problems: those of the path, the segment and the laying. */
+  async derive(
+    source: RunSource,
+    time: number | null,
+    onProgress?: OnProgress,
+    { isDragged = false } = {},
+  ): Promise<Result<DerivedRun>> {
     const ready = await this.segment(this.#filled(source), onProgress);
     if (!ready.ok) return ready;
     const { prepared, support, slices } = ready.value;
@@ -86,7 +96,7 @@ export class Deriver {
     const half = halfWidth(prepared.box);
     const guides = await this.guides.all(source.guides);
     const sat = guides.find(({ id }) => id === job.bending.frames.guide);
-    const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS, sat);
+    const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS, { sat, isDragged });
     if (!table.ok) return table;
     const plan = planRun({ table: table.value, segment: prepared, job, time, slices });
     if (!plan.ok) return plan;
@@ -191,16 +201,46 @@ export class Deriver {
   }
 
   /** `sat` = the guide that the run sits on. */
-  table(curve: CurveSpec, job: RunJob, tolerance: number, sat?: ReadyGuide): Result<FrameTable> {
+  table(
+    curve: CurveSpec,
+    job: RunJob,
+    tolerance: number,
+    { sat, isDragged = false }: { readonly sat?: ReadyGuide | undefined; readonly isDragged?: boolean } = {},
+  ): Result<FrameTable> {
+    const followed = isDragged ? this.#follow(curve, job, tolerance) : undefined;
+    if (followed) return ok(followed);
     const arc = this.arc(curve);
     if (!arc.ok) return arc;
     const { frames } = job.bending;
     const key = `${JSON.stringify([frames, tolerance, sat?.key])}${JSON.stringify(curve)}`;
     const { points } = curve;
     const surface = sat?.surface;
-    return ok(this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface })));
+    const table = this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface }));
+    if (points.length >= LONG && !points.some(({ roll, gauge }) => roll !== undefined || gauge !== undefined))
+      this.#keepBase(baseKey(curve, job, tolerance), frameBase(arc.value, table, frames));
+    return ok(table);
+  }
+
+  #keepBase(key: string, base: FrameBase): void {
+    this.#bases.drop(key);
+    this.#bases.get(key, () => base);
+  }
+
+  /** The table of a long path of which some legs differ from the last one that was built. */
+  #follow(curve: CurveSpec, job: RunJob, tolerance: number): FrameTable | undefined {
+    if (curve.points.length < LONG) return undefined;
+    const base = this.#bases.peek(baseKey(curve, job, tolerance));
+    const compiled = base && compileCurve(curve);
+    return compiled?.ok ? followTable(base!, compiled.value)?.table : undefined;
   }
 }
+
+/** Shorter paths are quick to build as a whole. */
+const LONG = 200;
+
+/** Paths with the same are compared leg by leg. */
+const baseKey = ({ kind, closed, points, numbers }: CurveSpec, { bending }: RunJob, tolerance: number): string =>
+  JSON.stringify([kind, closed, points.length, numbers, bending.frames, tolerance]);
 
 const NO_GUIDES: readonly Guide[] = [];
 

@@ -16,6 +16,11 @@ export class Recent<V> {
     return value;
   }
 
+  /** The value kept, if there is one; counts as no asking. */
+  peek(key: string): V | undefined {
+    return this.#values.get(key);
+  }
+
   drop(key: string): void {
     this.#values.delete(key);
   }

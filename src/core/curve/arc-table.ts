@@ -28,19 +28,30 @@ const NEWTON_LAST = 1e-5;
  */
 export function buildArcTable(curve: Curve): ArcTable {
   const speed = speedOf(curve, false);
-  const planSpeed = speedOf(curve, true);
   let rough = 0;
   for (let i = 0; i + 1 < curve.breaks.length; i++) rough += integrate(speed, curve.breaks[i]!, curve.breaks[i + 1]!);
-  const allowed = rough * ARC_LENGTH_RELATIVE;
+  const { panels, length, planLength } = measureLegs(curve, 0, curve.breaks.length - 1, rough);
+  return { curve, panels: Float64Array.from([...panels, 1, length]), length, planLength };
+}
+
+/** Panels of the legs from `first` up to, but without, `end`, lengths counted from there; `whole` = the curve's length, roughly. */
+export function measureLegs(
+  curve: Curve,
+  first: number,
+  end: number,
+  whole: number,
+): { readonly panels: readonly number[]; readonly length: number; readonly planLength: number } {
+  const speed = speedOf(curve, false);
+  const planSpeed = speedOf(curve, true);
+  const allowed = whole * ARC_LENGTH_RELATIVE;
   const panels: number[] = [];
   let length = 0;
   let planLength = 0;
-
-  const measure = (u0: number, u1: number, whole: number, depth: number): void => {
+  const measure = (u0: number, u1: number, rough: number, depth: number): void => {
     const middle = (u0 + u1) / 2;
     const left = integrate(speed, u0, middle);
     const right = integrate(speed, middle, u1);
-    const isRough = Math.abs(left + right - whole) > allowed; // of what is no number neither half would be better
+    const isRough = Math.abs(left + right - rough) > allowed; // of what is no number neither half would be better
     if (!isRough || depth >= MAX_DEPTH) {
       panels.push(u0, length, middle, length + left);
       length += left + right;
@@ -50,12 +61,11 @@ export function buildArcTable(curve: Curve): ArcTable {
     measure(u0, middle, left, depth + 1);
     measure(middle, u1, right, depth + 1);
   };
-  for (let i = 0; i + 1 < curve.breaks.length; i++) {
+  for (let i = first; i < end; i++) {
     const [a, b] = [curve.breaks[i]!, curve.breaks[i + 1]!];
     measure(a, b, integrate(speed, a, b), 0);
   }
-  panels.push(1, length);
-  return { curve, panels: Float64Array.from(panels), length, planLength };
+  return { panels, length, planLength };
 }
 
 /** Speed in metres per unit of u; in plan when `flat`. Inside a panel only, so that breaks do not matter. */

@@ -70,7 +70,7 @@ function countIntervals(arc: ArcTable, tolerance: number): number {
 }
 
 /** Writes position, forward and curvature vector at u. Where the speed is zero, forward is the limit from just inside. */
-function fillSample(out: Float64Array, at: number, curve: Curve, u: number): void {
+export function fillSample(out: Float64Array, at: number, curve: Curve, u: number): void {
   curve.pointAt(out, at, u);
   const fromLeft = u >= 1;
   curve.velocityAt(out, at + FORWARD, u, fromLeft);
@@ -133,7 +133,7 @@ function addKinks(
 }
 
 /** Side = forward x up. */
-function fillSides(frames: Float64Array, intervals: number): void {
+export function fillSides(frames: Float64Array, intervals: number): void {
   for (let i = 0; i <= intervals; i++) {
     const a = i * FRAME_STRIDE;
     const fx = frames[a + 3]!;
@@ -149,7 +149,7 @@ function fillSides(frames: Float64Array, intervals: number): void {
 }
 
 /** Twist = up' . side, by central differences. */
-function fillTwist(frames: Float64Array, intervals: number, step: number, closed: boolean): void {
+export function fillTwist(frames: Float64Array, intervals: number, step: number, closed: boolean): void {
   for (let i = 0; i <= intervals; i++) {
     const a = i > 0 ? i - 1 : closed ? intervals - 1 : 0;
     const b = i < intervals ? i + 1 : closed ? 1 : intervals;

@@ -49,12 +49,18 @@ export function setUp(frames: Float64Array, sample: number, x: number, y: number
 }
 
 /** Turns the up vector of a sample by `angle` radians about forward, right-handed. */
-export function turnUp(frames: Float64Array, sample: number, angle: number): void {
+export const turnUp = (frames: Float64Array, sample: number, angle: number): void =>
+  turnUpBy(frames, sample, Math.cos(angle), Math.sin(angle));
+
+/** As {@link turnUp}, by an angle of cosine `c` and sine `s`. */
+export function turnUpBy(frames: Float64Array, sample: number, c: number, s: number): void {
   const at = sample * FRAME_STRIDE;
-  const c = Math.cos(angle);
-  const s = Math.sin(angle);
-  const [fx, fy, fz] = [frames[at + 3]!, frames[at + 4]!, frames[at + 5]!];
-  const [ux, uy, uz] = [frames[at + UP]!, frames[at + UP + 1]!, frames[at + UP + 2]!];
+  const fx = frames[at + 3]!;
+  const fy = frames[at + 4]!;
+  const fz = frames[at + 5]!;
+  const ux = frames[at + UP]!;
+  const uy = frames[at + UP + 1]!;
+  const uz = frames[at + UP + 2]!;
   frames[at + UP] = ux * c + (fy * uz - fz * uy) * s;
   frames[at + UP + 1] = uy * c + (fz * ux - fx * uz) * s;
   frames[at + UP + 2] = uz * c + (fx * uy - fy * ux) * s;
