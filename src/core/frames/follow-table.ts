@@ -48,7 +48,9 @@ export function followTable(
   const step = arc.length / intervals;
   const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
   const first = Math.min(Math.ceil(from / step), intervals);
-  const last = Math.min(Math.max(Math.ceil(to / step), first), intervals + 1); // the first sample beyond the touched legs
+  const isToEnd = touched.end === curve.breaks.length - 1;
+  // The first sample beyond the touched legs.
+  const last = isToEnd ? intervals + 1 : Math.min(Math.max(Math.ceil(to / step), first), intervals + 1);
   for (let i = 0; i < first; i++) fillFrame(frames, i * FRAME_STRIDE, table, i * step);
   for (let i = last; i <= intervals; i++) fillFrame(frames, i * FRAME_STRIDE, table, i * step - shift);
   if (!fillTouched(frames, arc, step, first, last, sharpest)) return undefined;
