@@ -1,4 +1,11 @@
-import { plugIn, straightEnd, type EndManner, type EndPlace, type PathEnd } from '../../core/curve/edit/end-leg';
+import {
+  extendAhead,
+  plugIn,
+  straightEnd,
+  type EndManner,
+  type EndPlace,
+  type PathEnd,
+} from '../../core/curve/edit/end-leg';
 import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
 import { joinPaths } from '../../core/curve/edit/join';
@@ -86,6 +93,10 @@ export const makeEndStraight = (
   manner: EndManner,
   length: number,
 ): Project | undefined => changedOr(project, id, (curve) => straightEnd(curve, end, manner, length));
+
+/** Makes a path longer at an end, straight on. */
+export const extendOn = (project: Project, id: string, end: PathEnd, length: number): Project | undefined =>
+  changedOr(project, id, (curve) => extendAhead(curve, end, length));
 
 /** Plugs an end in; undefined where the path has no such end. */
 export const plugEnd = (project: Project, id: string, end: PathEnd, mouth: EndPlace): Project | undefined =>

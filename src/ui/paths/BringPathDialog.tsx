@@ -13,6 +13,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useMemo, useRef, useState } from 'react';
+import { distance } from '../../core/math/vec3';
 import { PATH_EXTENSIONS } from '../../formats/paths/registry';
 import { placePath, type Placing } from '../../formats/paths/place-paths';
 import { changeCurve } from '../../project/commands/paths';
@@ -103,6 +104,7 @@ function Chosen({ read: { brought }, onDone }: { read: ReadFile; onDone: () => v
     const values = lines[chosen]!.map((place) => place[c]!);
     return values.reduce((a, b) => Math.max(a, b), -Infinity) - values.reduce((a, b) => Math.min(a, b), Infinity);
   });
+  const length = lines[chosen]!.slice(1).reduce((sum, place, i) => sum + distance(place, lines[chosen]![i]!), 0);
   const bring = () => {
     if (!run) return;
     edit((project) => changeCurve(project, run.path, () => curve));
@@ -150,7 +152,7 @@ function Chosen({ read: { brought }, onDone }: { read: ReadFile; onDone: () => v
               </Button>
             ))}
           </Box>
-          <PlacingFields placing={placing} brought={brought} onChange={setPlacing} />
+          <PlacingFields placing={placing} brought={brought} length={length} onChange={setPlacing} />
         </Box>
       </Box>
       <Box sx={{ display: 'flex', justifyContent: 'flex-end', gap: 2 }}>

@@ -10,10 +10,12 @@ const SHARE = 1e-4;
 
 /** Places along a path for drawing; its points where it is no curve. */
 export function placesAlong(spec: CurveSpec): readonly Vec3[] {
-  if (spec.kind === 'straight') return spec.points.map(({ position }) => position);
+  const corners = spec.points.map(({ position }) => position);
+  if (spec.kind === 'straight') return spec.closed ? [...corners, corners[0]!] : corners;
   const compiled = compileCurve(spec);
-  if (!compiled.ok) return spec.points.map(({ position }) => position);
-  const points = fitHandles(compiled.value, buildArcTable(compiled.value).length * SHARE);
+  if (!compiled.ok) return corners;
+  const fitted = fitHandles(compiled.value, buildArcTable(compiled.value).length * SHARE);
+  const points = spec.closed ? [...fitted, fitted[0]!] : fitted;
   return points.flatMap((from, i) => {
     const to = points[i + 1];
     if (!to) return [from.position];
@@ -46,7 +48,7 @@ export function PathPreview({ lines, chosen }: { lines: readonly (readonly Vec3[
   const path = lineOf<Vec3>(
     (place) => place[h],
     (place) => up * place[v],
-  );
+  ).digits(9);
   const top = up > 0 ? ev.min : -(ev.min + ev.size);
   return (
     <Box
@@ -61,7 +63,7 @@ export function PathPreview({ lines, chosen }: { lines: readonly (readonly Vec3[
           key={i}
           d={path(places as Vec3[]) ?? ''}
           fill="none"
-          stroke={chosen.has(i) ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-divider)'}
+          stroke={chosen.has(i) ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-text-secondary)'}
           strokeWidth={chosen.has(i) ? 2 : 1.25}
           vectorEffect="non-scaling-stroke"
         />

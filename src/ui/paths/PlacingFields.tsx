@@ -26,9 +26,11 @@ const OWN = 'own';
 export function PlacingFields(props: {
   placing: Placing;
   brought: BroughtPaths;
+  /** Metres: of the chosen line as it is placed. */
+  length: number;
   onChange: (placing: Placing) => void;
 }) {
-  const { placing, brought, onChange } = props;
+  const { placing, brought, length, onChange } = props;
   const put = (change: Partial<Placing>) => onChange({ ...placing, ...change });
   const known = UNITS.find(({ value }) => Math.abs(value - placing.unit) < value * 1e-9);
   const hasStraight = brought.paths.some(({ kind }) => kind === 'straight');
@@ -54,8 +56,21 @@ export function PlacingFields(props: {
           onChange={(unit) => put({ unit })}
         />
       )}
+      <NumberField
+        label="The chosen line is"
+        quantity="length"
+        step={0.1}
+        min={1e-6}
+        max={1e6}
+        value={length}
+        onChange={(wanted) => length > 0 && put({ unit: (placing.unit * wanted) / length })}
+      />
       <Typography variant="body2" color="text.secondary">
-        {brought.unit === undefined ? 'The file does not say what its units are.' : 'As the file says.'}
+        {brought.unit === undefined
+          ? 'The file does not say what its units are.'
+          : placing.unit === brought.unit
+            ? 'As the file says.'
+            : 'Not as the file says.'}
       </Typography>
       {brought.isFlat ? (
         <ChoiceField label="It lies" value={placing.plane} choices={PLANES} onChange={(plane) => put({ plane })} />

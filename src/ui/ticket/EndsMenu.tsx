@@ -5,7 +5,7 @@ import { Box, Button, Popover, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { EndManner, PathEnd } from '../../core/curve/edit/end-leg';
-import { makeEndStraight, plugEnd } from '../../project/commands/paths';
+import { extendOn, makeEndStraight, plugEnd } from '../../project/commands/paths';
 import type { Path, Project } from '../../project/schema';
 import { mouthsBeside } from '../bentview/snap';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -69,7 +69,10 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
         onChange={setEnd}
       />
       <NumberField label="Over" quantity="length" step={0.1} min={0.001} max={1e5} value={over} onChange={setOver} />
-      <Box sx={{ display: 'flex', gap: 1.5, my: 1 }}>
+      <Typography variant="caption" color="text.secondary">
+        Make it
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 1.5 }}>
         {MANNERS.map(({ value, label, hint }) => (
           <Button
             key={value}
@@ -87,6 +90,13 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
           </Button>
         ))}
       </Box>
+      <Button
+        variant="outlined"
+        color="secondary"
+        onClick={() => put(extendOn(project, path.id, end, over), 'The path needs two points before it can go on.')}
+      >
+        Make the path longer by that, straight on
+      </Button>
       <Typography variant="caption" color="text.secondary">
         Plug it into
       </Typography>

@@ -91,7 +91,12 @@ export function PathStep({ path, result }: StepProps) {
         </Button>
         {group === 'points' && !curve.closed && <EndsMenu path={path} length={view?.length ?? 1} />}
         <MoreMenu path={path} />
-        {group === 'points' && <TidyMenu onChoose={(tidy) => replace(tidy.apply(curve))} />}
+        {group === 'points' && (
+          <TidyMenu
+            length={view?.length ?? 1}
+            onChoose={(tidy, within) => replace(tidy.apply(curve, tidy.tolerance === undefined ? undefined : within))}
+          />
+        )}
       </Box>
       {view && (
         <Typography variant="body2" color="text.secondary">

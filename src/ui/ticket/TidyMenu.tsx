@@ -1,13 +1,16 @@
 'use client';
 
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
-import { Button, ListItemText, Menu, MenuItem } from '@mui/material';
+import { Box, Button, ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { TIDIES } from '../../core/curve/tidy';
+import { NumberField } from '../fields/NumberField';
 import type { Tidy } from '../../core/curve/tidy/tidy';
 
 /** What can be done to all points of a path at once. */
-export function TidyMenu({ onChoose }: { onChoose: (tidy: Tidy) => void }) {
+export function TidyMenu(props: { length: number; onChoose: (tidy: Tidy, tolerance: number) => void }) {
+  const { length, onChoose } = props;
+  const [within, setWithin] = useState(Number((length / 500).toPrecision(1)) || 0.01);
   const [anchor, setAnchor] = useState<HTMLElement>();
   return (
     <>
@@ -26,12 +29,23 @@ export function TidyMenu({ onChoose }: { onChoose: (tidy: Tidy) => void }) {
             key={tidy.label}
             onClick={() => {
               setAnchor(undefined);
-              onChoose(tidy);
+              onChoose(tidy, within);
             }}
           >
             <ListItemText primary={tidy.label} secondary={tidy.hint} />
           </MenuItem>
         ))}
+        <Box sx={{ px: 4, pt: 1 }} onKeyDown={(event) => event.stopPropagation()}>
+          <NumberField
+            label="Needless within"
+            quantity="length"
+            step={0.01}
+            min={0}
+            max={1000}
+            value={within}
+            onChange={setWithin}
+          />
+        </Box>
       </Menu>
     </>
   );

@@ -10,7 +10,7 @@ import { TIDIES } from '../tidy';
 import { CURVE_KINDS, compileCurve, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { deviation } from './deviation';
-import { endOf, plugIn, straightEnd } from './end-leg';
+import { endOf, extendAhead, plugIn, straightEnd } from './end-leg';
 import { insertAt } from './insert-at';
 import { joinPaths } from './join';
 import { pointsAt, pointsFromText, pointsToText } from './point-text';
@@ -147,6 +147,16 @@ describe('ends', () => {
       expect(distance(plugged.points[0]!.position, BENDS[0]!)).toBe(0);
     }
     expect(plugIn(bent('smooth', true), 'end', mouth)).toBeUndefined();
+  });
+
+  it.each(THROUGH)('of a %s path go on straight, and the rest stays', (kind) => {
+    const spec = bent(kind);
+    for (const end of ['start', 'end'] as const) {
+      const longer = extendAhead(spec, end, 3)!;
+      expect(lengthOf(longer)).toBeCloseTo(lengthOf(spec) + 3, 6);
+      expect(distance(endOf(longer, end)!.direction, endOf(spec, end)!.direction)).toBeLessThan(1e-6);
+      expect(tableOf(compiled(longer), 'upright', { intervals: 1000 }).kinks).toEqual([]);
+    }
   });
 
   it('need a path long enough', () => {

@@ -3,7 +3,10 @@ import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
 import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 import { buildArcTable } from '../arc-table';
 import type { PathPoint } from '../path-spec';
+import { controlsAt } from '../kinds/compile-mixed';
+import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
+import { extendPath } from './extend';
 import { reversePath } from './reverse';
 
 export type PathEnd = 'start' | 'end';
@@ -36,6 +39,32 @@ export function straightEnd(spec: CurveSpec, end: PathEnd, manner: EndManner, le
   const direction: Vec3 =
     manner === 'ahead' ? [x, y, z] : manner === 'level' ? normalize([x, 0, z]) : [0, y > 1e-6 ? 1 : -1, 0];
   return withEndLeg(spec, end, { position: place.position, direction }, length);
+}
+
+/** The path longer by a straight leg at an end, as it runs there; the rest stays as it is. Undefined where it has no such end. */
+export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): CurveSpec | undefined {
+  const place = endOf(spec, end);
+  if (!place || curveKind(spec).group === 'numbers') return undefined;
+  if (end === 'start') {
+    const turned = extendAhead(reversePath(spec), 'end', length);
+    return turned && reversePath(turned);
+  }
+  const { uses } = curveKind(spec);
+  const far = add(place.position, scale(place.direction, length));
+  const longer = extendPath(spec, 'end', far);
+  if (uses.weight || (uses.radius && !uses.manners)) return longer;
+  // What was the end keeps its tangent.
+  const i = spec.points.length - 1;
+  const own = uses.manners
+    ? controlsAt(spec, i)
+    : spec.kind === 'smooth'
+      ? smoothToHandles(spec).points[i]!
+      : spec.points[i]!;
+  const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
+  const { handleIn } = own;
+  const out = scale(place.direction, length / 3);
+  const last: PathPoint = { ...spec.points[i]!, ...hold, ...(handleIn && { handleIn }), handleOut: out };
+  return { ...spec, points: [...spec.points.slice(0, i), last, { position: far, ...hold, handleIn: scale(out, -1) }] };
 }
 
 /** Brings an end to a place and lets it go in there against `direction`, the way out of it: a socket, or another path's end. */

@@ -2,18 +2,19 @@ import { cross, distance, dot, length, sub, type Vec3 } from '../../math/vec3';
 import type { PathPoint } from '../path-spec';
 import type { Tidy } from './tidy';
 
-/** Points that lie nearer than this to the line past them, as a share of the path's size, are left out. */
+/** Points that lie nearer than this to the line past them, as a share of the path's size, are left out where nothing else is asked. */
 const NEAR = 1 / 500;
 
 export const thinOut: Tidy = {
   label: 'Leave out needless points',
   hint: 'Points that hardly bend the curve go',
-  apply(spec) {
+  tolerance: NEAR,
+  apply(spec, tolerance) {
     const { points } = spec;
     if (points.length < 3) return spec;
     const first = points[0]!.position;
     const size = points.reduce((most, { position }) => Math.max(most, distance(first, position)), 0);
-    const kept = thinned(points, size * NEAR);
+    const kept = thinned(points, tolerance ?? size * NEAR);
     return kept.length === points.length ? spec : { ...spec, points: kept };
   },
 };
