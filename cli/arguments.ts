@@ -8,6 +8,7 @@ Works out the final geometry of a project's visible runs and writes it to a file
   --out FILE       where to write; the ending chooses the format
   --run NAME       only the run of this name or id
   --time S         the state S seconds into the growth; without it, the finished run
+  --guides         guides that are shown as well, which are left out otherwise
   --report FILE    also write a report as JSON: metres, radians
   --frames N       with --report: N frames evenly spaced along each path (2 to 100000)
 `;
@@ -19,6 +20,7 @@ export interface BakeArguments {
   readonly time: number | null;
   readonly report: string | undefined;
   readonly frames: number;
+  readonly guides: boolean;
 }
 
 /** A call that cannot be understood; the command ends with exit code 2. */
@@ -38,7 +40,7 @@ export function readArguments(args: readonly string[]): BakeArguments {
   const frames = number(values.frames, '--frames', (n) => Number.isInteger(n) && n >= 2 && n <= 100_000) ?? 0;
   if (frames > 0 && !values.report) throw new UsageError('--frames needs --report FILE to write them to.');
   const time = number(values.time, '--time', (n) => n >= 0) ?? null;
-  return { project, out: values.out, run: values.run, time, report: values.report, frames };
+  return { project, out: values.out, run: values.run, time, report: values.report, frames, guides: values.guides === true };
 }
 
 function parse(args: readonly string[]) {
@@ -52,6 +54,7 @@ function parse(args: readonly string[]) {
         time: { type: 'string' },
         report: { type: 'string' },
         frames: { type: 'string' },
+        guides: { type: 'boolean' },
       },
     });
   } catch (error) {

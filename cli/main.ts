@@ -28,7 +28,7 @@ export async function main(args: readonly string[]): Promise<number> {
   }
 }
 
-async function bake({ project: file, out, run, time, report, frames }: BakeArguments): Promise<number> {
+async function bake({ project: file, out, run, time, report, frames, guides }: BakeArguments): Promise<number> {
   const opened = parseProjectFile(await readFile(file, 'utf8'));
   if (!opened.ok) return tell(file, opened.problems);
   const { project, assets } = opened.value;
@@ -39,7 +39,7 @@ async function bake({ project: file, out, run, time, report, frames }: BakeArgum
     new Deriver(loadFrom(assets), async (id) => assets.get(id)),
     extensionOf(out),
     name,
-    { run, time, frames },
+    { run, time, frames, guides },
   );
   if (!baked.ok) return tell(file, baked.problems);
   const [first, ...beside] = baked.value.files;

@@ -1,5 +1,6 @@
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
+import { PLAIN_MATERIAL, type Material } from '../core/mesh/mesh';
 import { fail, ok, type Result } from '../core/math/result';
 import type { NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
@@ -14,6 +15,8 @@ export interface BakeOptions extends ReportOptions {
   readonly run?: string | undefined;
   /** Seconds; null = finished. */
   readonly time?: number | null;
+  /** Visible guides are baked too, pale. */
+  readonly guides?: boolean;
   readonly onProgress?: OnProgress;
 }
 
@@ -61,8 +64,25 @@ export async function bakeProject(
     if (mesh.indices.length > 0) scene.push({ name: run.name, mesh });
     reports.push(buildReport(run.name, derived.value, options));
   }
+  if (options.guides) scene.push(...(await guideMeshes(project, deriver)));
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
+
+async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMesh[]> {
+  const visible = project.guides.filter((guide) => guide.visible);
+  const built = await Promise.all(visible.map((guide) => deriver.guides.get(guide)));
+  return built.flatMap((guide, i) => {
+    if (!guide.ok) return [];
+    const { positions, normals, indices } = guide.value.mesh;
+    const uvs = new Float32Array((positions.length / 3) * 2);
+    const parts = [{ name: 'Guide', material: 0, start: 0, count: indices.length }];
+    return [
+      { name: visible[i]!.name, mesh: { positions, normals, uvs, indices, parts, materials: [PALE], images: [] } },
+    ];
+  });
+}
+
+const PALE: Material = { ...PLAIN_MATERIAL, name: 'Guide', colour: [0.75, 0.75, 0.72, 1] };
 
 /** How much of a run is making its segment ready. */
 const READY_SHARE = 0.3;

@@ -41,7 +41,7 @@ export interface ComputeApi {
     project: Project,
     extension: string,
     name: string,
-    options: { readonly run?: string | undefined; readonly time: number | null },
+    options: { readonly run?: string | undefined; readonly time: number | null; readonly guides?: boolean },
     onProgress: OnProgress,
   ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>>;
 }

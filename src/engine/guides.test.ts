@@ -1,7 +1,7 @@
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
 import type { Guide } from '../project/schema';
 import { buildGuide } from '../core/guides/build-guide';
-import { edgeChains } from '../core/guides/edge-chains';
+import { edgeChains, type EdgeChain } from '../core/guides/edge-chains';
 import { GUIDE_BODIES, type GuideBodyName, type GuideSpec } from '../core/guides/guide-spec';
 import { pushOut } from '../core/guides/push-out';
 import { snapPlaces } from '../core/guides/snap-places';
@@ -16,7 +16,10 @@ import { deviation } from '../core/curve/edit/deviation';
 import { manifoldOf } from '../core/testing/manifold';
 import { pathOf } from '../core/testing/curves';
 import { compiled, unwrap } from '../core/testing/runs';
-import { Deriver, type RunSource } from './derive';
+import { buildRunMesh } from '../core/bending/build-run';
+import { TRACED } from '../project/samples/landing-paths';
+import { saltgrassLanding } from '../project/samples/saltgrass-landing';
+import { Deriver, sourceOf, type RunSource } from './derive';
 import { buildSurface } from './mesh-surface';
 import { windRound } from './wind-round';
 
@@ -177,7 +180,6 @@ describe('keeping clear of a guide', () => {
   it('finds where and by how much, as the meshes themselves lie', async () => {
     const far = guide(0.2, 0.7);
     const { plan, table } = unwrap(await deriver.derive(source([far]), null));
-    const { buildRunMesh } = await import('../core/bending/build-run');
     const { ready } = unwrap(await deriver.derive(source([far]), null));
     const run = await manifoldOf(buildRunMesh(plan, table, ready.prepared.mesh));
     const post = await manifoldOf(buildGuide(far));
@@ -256,4 +258,18 @@ describe('what there is to catch on and to trace', () => {
       }).ok,
     ).toBe(true);
   });
+});
+
+it('the demo’s handrail follows the upper edge of the stair’s string, as tracing its mesh gives it', async () => {
+  const project = saltgrassLanding();
+  const run = project.runs.find(({ id }) => id === 'stair-string-run')!;
+  const { plan, table, ready } = unwrap(await new Deriver(async () => fail('asset.missing')).derive(unwrap(sourceOf(project, run)), null)); // prettier-ignore
+  const chains = edgeChains(buildRunMesh(plan, table, ready.prepared.mesh), Math.PI / 6);
+  const off = ({ points }: EdgeChain) =>
+    Math.max(
+      ...TRACED.map((place) =>
+        Math.min(...points.map((p) => Math.hypot(p[0] - place[0], p[1] - place[1], p[2] - place[2]))),
+      ),
+    );
+  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.02); // the chain’s own corners are 3 cm apart
 });

@@ -91,6 +91,39 @@ export const STAIR: CurveSpec = {
   numbers: { startRadius: 1.35, endRadius: 1.35, turns: 1.25 },
 };
 
+/** Along the outer ends of the treads. */
+export const STRING: CurveSpec = {
+  kind: 'helix',
+  closed: false,
+  points: through([20, 1.2, -25], [20, 5.4, -25]),
+  numbers: { startRadius: 1.8, endRadius: 1.8, turns: 1.25 },
+};
+
+/** The upper edge of the stair's string, traced from its mesh. */
+export const TRACED: readonly Vec3[] = [
+  [21.819, 1.344, -25.043],
+  [21.624, 1.606, -24.18],
+  [21.046, 1.869, -23.511],
+  [20.221, 2.131, -23.194],
+  [19.343, 2.394, -23.303],
+  [18.621, 2.656, -23.813],
+  [18.224, 2.919, -24.603],
+  [18.247, 3.181, -25.487],
+  [18.684, 3.444, -26.256],
+  [19.431, 3.706, -26.728],
+  [20.313, 3.969, -26.792],
+  [21.121, 4.231, -26.433],
+  [21.664, 4.494, -25.736],
+  [21.814, 4.756, -24.864],
+  [21.536, 5.019, -24.025],
+  [20.895, 5.281, -23.416],
+  [20.043, 5.544, -23.181],
+];
+/** Metres: the handrail above the string. */
+const RAIL_HEIGHT = 0.75;
+
+export const HANDRAIL = smooth(...TRACED.map(([x, y, z]): Vec3 => [x, y + RAIL_HEIGHT, z]));
+
 /** Half a ring round the fire pit. */
 export const DRIFTWOOD: CurveSpec = {
   kind: 'arc',

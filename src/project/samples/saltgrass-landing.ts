@@ -7,7 +7,20 @@ import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
 import { FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
 import { GUIDES } from './landing-guides';
-import { ANCHOR, BUCKETS, CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, STAIR, WIRES } from './landing-paths';
+import {
+  ANCHOR,
+  BUCKETS,
+  CAUSEWAY,
+  DRIFTWOOD,
+  HANDRAIL,
+  HONEYSUCKLE,
+  HOSE,
+  LAMP,
+  MOORING,
+  STAIR,
+  STRING,
+  WIRES,
+} from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -70,6 +83,20 @@ const SAMPLES: readonly Sample[] = [
     spec: made('tread', { going: 0.26, width: 0.85 }),
     curve: STAIR,
     job: { laying: { variation: { tint: 0.25, shift: 0, seed: 4 } } },
+  },
+  {
+    id: 'stair-string',
+    name: 'Stair string',
+    spec: made('plank', { length: 14.75, width: 0.05, thickness: 0.3 }),
+    prepare: { centre: 'middle' },
+    curve: STRING,
+    job: { laying: { rule: 'onePiece' } },
+  },
+  {
+    id: 'beacon-rail',
+    name: 'Beacon handrail',
+    spec: made('rail', { length: 1 }),
+    curve: HANDRAIL,
   },
   {
     id: 'lamp-cord',

@@ -57,7 +57,7 @@ export function BentView() {
       <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
         {penFrom && penAt && <HandleLines viewport={viewport} from={penFrom} to={[penAt]} isDashed />}
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
-        <RulerOverlay viewport={viewport} to={rulerAt} />
+        {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
         {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
         <GuideDisc viewport={viewport} />
@@ -86,6 +86,8 @@ export function BentView() {
             bottom: 14,
             left: '50%',
             transform: 'translateX(-50%)',
+            width: 'max-content',
+            maxWidth: '94%',
             px: 4,
             py: 1.5,
             borderRadius: 1,

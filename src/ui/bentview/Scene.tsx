@@ -17,8 +17,8 @@ import { boundingSphere, framePlaces, sceneBox } from './scene-box';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
 
-/** Teeth stand out of the segment by half its own reach. */
-const combSize = ({ min, max }: Box): number => Math.max(max[1], max[2] - min[2], 0.02) * 1.5;
+/** Teeth are as long as the segment reaches up, or half its width. */
+const combSize = ({ min, max }: Box): number => Math.max(max[1], (max[2] - min[2]) / 2, 0.02);
 
 /** The drawn scene: all visible runs on the ground. Drawn on demand only. */
 export function Scene({ viewport }: { viewport: Viewport }) {

@@ -8,7 +8,7 @@ import { changeCurve } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useApp } from '../state/app-context';
 import { dragTo } from './drag-plane';
-import { nearestStation } from './nearest-station';
+import { nearestStation, placeAt as onPath } from './nearest-station';
 import type { Viewport } from './viewport';
 
 /** Pixels: how far the fitted path may lie from the stroke, and how near a stroke must begin and end to redraw a part. */
@@ -28,8 +28,9 @@ export function useDrawing(viewport: Viewport) {
     const hit = snapping.guides ? viewport.guideAt(x, y) : undefined;
     return hit ? add(hit.place, scale(hit.normal, snapping.clearance)) : dragTo(viewport, view, x, y, level, false);
   };
-  const start = (x: number, y: number, level: Vec3) => {
-    const place = placeAt(x, y, level);
+  const start = (x: number, y: number, level: Vec3, view: PathView | undefined) => {
+    const station = view && nearestStation(viewport, view, x, y, NEAR);
+    const place = station === undefined ? placeAt(x, y, level) : onPath(view!, station);
     stroke.current = place && { places: [place], screen: [{ x, y }] };
     setLine(place ? [place] : []);
   };
@@ -58,8 +59,9 @@ export function useDrawing(viewport: Viewport) {
     const had = path.curve.points.length;
     document.getState().edit((project) =>
       changeCurve(project, path.id, (spec) => {
-        const redrawn = isPart ? redrawPart(spec, current.places, from, to, tolerance) : undefined;
-        return redrawn ?? drawn(current.places, tolerance);
+        if (!isPart) return drawn(current.places, tolerance);
+        const level = levelled(current.places, onPath(view, from)[1], onPath(view, to)[1]);
+        return redrawPart(spec, level, from, to, tolerance) ?? drawn(current.places, tolerance);
       }),
     );
     session.getState().set({ point: undefined, tool: 'shape' });
@@ -72,6 +74,13 @@ export function useDrawing(viewport: Viewport) {
       );
   };
   return { line, start, go, end };
+}
+
+/** The stroke lifted evenly, so that it begins and ends as high as the path does there. */
+function levelled(places: readonly Vec3[], from: number, to: number): readonly Vec3[] {
+  const last = places.length - 1;
+  const [a, b] = [from - places[0]![1], to - places[last]![1]];
+  return places.map(([x, y, z], i): Vec3 => [x, y + a + ((b - a) * i) / last, z]);
 }
 
 const drawn = (places: readonly Vec3[], tolerance: number): CurveSpec => ({

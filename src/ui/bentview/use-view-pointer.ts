@@ -99,7 +99,8 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
         pressed.current = event.button === 0 && isScene ? at(event) : undefined;
         if (!pressed.current) return;
         if (tool === 'freehand' || tool === 'choose') event.currentTarget.setPointerCapture(event.pointerId);
-        if (tool === 'freehand') drawing.start(pressed.current.x, pressed.current.y, penFrom ?? [0, 0, 0]);
+        if (tool === 'freehand')
+          drawing.start(pressed.current.x, pressed.current.y, penFrom ?? [0, 0, 0], result?.view.path);
       },
       onPointerMove: (event: PointerEvent<HTMLElement>) => {
         const { x, y } = at(event);

@@ -14,6 +14,7 @@ import { useState } from 'react';
 import { WRITERS, type FormatName } from '../../formats/registry';
 import { ChoiceField } from '../fields/ChoiceField';
 import { OptionCard } from '../fields/OptionCard';
+import { SwitchField } from '../fields/SwitchField';
 import { plural, seconds, whole } from '../format';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { useExport } from './use-export';
@@ -28,6 +29,8 @@ export function ExportDialog() {
   const [format, setFormat] = useState<FormatName>('glb');
   const [what, setWhat] = useState<'all' | 'one'>('all');
   const [state, setState] = useState<'finished' | 'now'>('finished');
+  const hasGuides = useProject((s) => s.project.guides.some(({ visible }) => visible));
+  const [guides, setGuides] = useState(false);
   const { start, running, problem } = useExport();
   const close = () => {
     running?.stop();
@@ -72,6 +75,7 @@ export function ExportDialog() {
             ]}
             onChange={setState}
           />
+          {hasGuides && <SwitchField label="Guides too" value={guides} onChange={setGuides} />}
         </Box>
         <Typography color="text.secondary">
           {plural(chosen.length, 'run')}, about {whole(triangles)} triangles.
@@ -97,7 +101,12 @@ export function ExportDialog() {
           color="secondary"
           disabled={running !== undefined || chosen.length === 0}
           onClick={() =>
-            void start(format, what === 'one' ? selected?.id : undefined, state === 'now' ? (time ?? null) : null)
+            void start(
+              format,
+              what === 'one' ? selected?.id : undefined,
+              state === 'now' ? (time ?? null) : null,
+              guides,
+            )
           }
         >
           Save file

@@ -13,7 +13,7 @@ export function useExport() {
   const { document, session, baker } = useApp();
   const [running, setRunning] = useState<{ share: number; stop: () => void }>();
   const [problem, setProblem] = useState<string>();
-  const start = async (kind: FormatName, run: string | undefined, time: number | null) => {
+  const start = async (kind: FormatName, run: string | undefined, time: number | null, guides: boolean) => {
     const { project } = document.getState();
     const format = FORMATS.find((f) => f.kind === kind)!;
     const name = fileNameOf(project.name);
@@ -25,7 +25,7 @@ export function useExport() {
     try {
       const baked = await baker.call(
         (api) =>
-          api.bake(project, format.extensions[0]!, name, { run, time }, proxy(show)) as Promise<
+          api.bake(project, format.extensions[0]!, name, { run, time, guides }, proxy(show)) as Promise<
             Result<{ files: readonly NamedBytes[] }>
           >,
         controller.signal,

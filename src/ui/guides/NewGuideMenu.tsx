@@ -44,7 +44,7 @@ export function NewGuideMenu({ anchor, onClose }: { anchor: HTMLElement; onClose
       }}
     >
       <Typography variant="body2" color="text.secondary">
-        A guide is there to draw on, to wind round or to keep clear of. It is never written into files.
+        A guide is there to draw on, to wind round or to keep clear of. Files hold it only when that is asked for.
       </Typography>
       <Box>
         {GUIDE_BODIES.map(({ kind, label, hint }) => (
@@ -54,7 +54,15 @@ export function NewGuideMenu({ anchor, onClose }: { anchor: HTMLElement; onClose
             size="small"
             variant="text"
             color="secondary"
-            sx={{ justifyContent: 'flex-start', fontWeight: 400, minHeight: 28, px: 2, mx: -2, gap: 2 }}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '52px 1fr',
+              textAlign: 'left',
+              fontWeight: 400,
+              minHeight: 28,
+              px: 2,
+              mx: -2,
+            }}
             onClick={() => add(label, { from: 'body', kind, sizes: {} })}
           >
             {label}

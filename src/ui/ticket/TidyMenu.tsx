@@ -10,7 +10,8 @@ import type { Tidy } from '../../core/curve/tidy/tidy';
 /** What can be done to all points of a path at once. */
 export function TidyMenu(props: { length: number; onChoose: (tidy: Tidy, tolerance: number) => void }) {
   const { length, onChoose } = props;
-  const [within, setWithin] = useState(Number((length / 500).toPrecision(1)) || 0.01);
+  const [asked, setWithin] = useState<number>();
+  const within = asked ?? (Number((length / 500).toPrecision(1)) || 0.01);
   const [anchor, setAnchor] = useState<HTMLElement>();
   return (
     <>
