@@ -40,7 +40,15 @@ export function readArguments(args: readonly string[]): BakeArguments {
   const frames = number(values.frames, '--frames', (n) => Number.isInteger(n) && n >= 2 && n <= 100_000) ?? 0;
   if (frames > 0 && !values.report) throw new UsageError('--frames needs --report FILE to write them to.');
   const time = number(values.time, '--time', (n) => n >= 0) ?? null;
-  return { project, out: values.out, run: values.run, time, report: values.report, frames, guides: values.guides === true };
+  return {
+    project,
+    out: values.out,
+    run: values.run,
+    time,
+    report: values.report,
+    frames,
+    guides: values.guides === true,
+  };
 }
 
 function parse(args: readonly string[]) {

@@ -22,6 +22,10 @@ export function useAppKeys(): void {
   useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool !== 'shape' });
   useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
     enabled: () => session.getState().tool === 'shape',
+    // It has put a dragged point back, or closed a menu or dialog.
+    ignoreEventWhen: (event) =>
+      event.defaultPrevented ||
+      (event.target as HTMLElement).closest('[role="presentation"], [role="dialog"]') !== null,
   });
   useHotkeys('delete, backspace', () => {
     const { project, edit } = document.getState();

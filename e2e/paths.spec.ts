@@ -1,0 +1,194 @@
+import { readFile } from 'node:fs/promises';
+import { disc, expect, middleOf, openDemo, pathLength, settled, test } from './app';
+
+const SVG =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="30cm" viewBox="0 0 3000 2000"><path id="Quay" d="M0 0 L3000 0 L3000 2000"/><circle id="Turn" r="500"/></svg>';
+
+test('several points are chosen by Ctrl and by a box, moved together, turned and scaled by numbers', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const before = await pathLength(page);
+  await disc(page, 2).click();
+  await disc(page, 3).click({ modifiers: ['Control'] });
+  await expect(page.getByText('2 points', { exact: true })).toBeVisible();
+  const [two, three, four] = [await middleOf(page, 2), await middleOf(page, 3), await middleOf(page, 4)];
+  await page.mouse.move(three.x, three.y);
+  await page.mouse.down();
+  await page.mouse.move(three.x + 20, three.y + 30, { steps: 4 });
+  await page.mouse.up();
+  await settled(page);
+  const [moved, still] = [await middleOf(page, 2), await middleOf(page, 4)];
+  expect(moved.y - two.y).toBeGreaterThan(10); // it went with the one that was dragged
+  expect(Math.hypot(still.x - four.x, still.y - four.y)).toBeLessThan(1);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Box' }).click();
+  const view = (await page.getByRole('region', { name: 'Bent view' }).boundingBox())!;
+  await page.mouse.move(view.x + 60, view.y + 120);
+  await page.mouse.down();
+  await page.mouse.move(view.x + view.width - 40, view.y + view.height - 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(page.getByText('8 points', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Turn', exact: true }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(before, 1);
+  await page.getByLabel('Scale by').fill('2');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Scale', exact: true }).click();
+  await settled(page);
+  expect((await pathLength(page)) / before).toBeCloseTo(2, 2);
+});
+
+test('while a point is dragged an axis holds it and a typed number says how far; Escape puts it back', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await disc(page, 4).click();
+  const x = page.getByLabel('x', { exact: true });
+  await expect(x).toHaveValue('2 m');
+  const place = await middleOf(page, 4);
+  await page.mouse.move(place.x, place.y);
+  await page.mouse.down();
+  await page.mouse.move(place.x + 30, place.y + 10, { steps: 3 });
+  await page.keyboard.press('x');
+  await page.keyboard.type('3.5');
+  await expect(page.getByText('3.5 along x')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.mouse.up();
+  await expect(x).toHaveValue('5.5 m');
+  await expect(page.getByLabel('z', { exact: true })).toHaveValue('11.5 m');
+  const now = await middleOf(page, 4);
+  await page.mouse.move(now.x, now.y);
+  await page.mouse.down();
+  await page.mouse.move(now.x + 60, now.y + 10, { steps: 3 });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(x).toHaveValue('5.5 m');
+});
+
+test('a guide is added, wound round, kept clear of and traced', async ({ page }) => {
+  await openDemo(page);
+  const guides = page.getByRole('navigation', { name: 'Guides' });
+  await page.getByRole('button', { name: 'Add a guide' }).click();
+  await page.getByRole('button', { name: /^Post/ }).click();
+  await expect(guides.getByRole('button', { name: 'Post', exact: true })).toBeVisible();
+  for (const [label, value] of [
+    ['Radius', '2 m'],
+    ['Height', '12 m'],
+    ['x', '2 m'],
+    ['z', '11.5 m'],
+  ] as const) {
+    // prettier-ignore
+    await guides.getByLabel(label, { exact: true }).fill(value);
+    await page.keyboard.press('Enter');
+  }
+  await settled(page);
+  // The causeway runs straight through it.
+  const finding = page.getByRole('region', { name: 'Findings' });
+  await expect(finding.getByText('Passes through a guide')).toBeVisible();
+  await finding.getByRole('button', { name: 'Push the path out' }).click();
+  await expect(finding.getByText('Passes through a guide')).toHaveCount(0);
+  await settled(page);
+  expect(await pathLength(page)).not.toBeCloseTo(128.3, 0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await guides.getByRole('button', { name: 'Trace one of its edges' }).click();
+  await guides.getByRole('button', { name: /^Edge 1/ }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(4 * Math.PI, 1); // round the foot
+  await guides.getByLabel('Turns', { exact: true }).fill('2');
+  await page.keyboard.press('Enter');
+  await guides.getByLabel('Clearance').fill('1 m');
+  await page.keyboard.press('Enter');
+  await guides.getByRole('button', { name: /^Wind Causeway/ }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(Math.hypot(2 * 2 * Math.PI * 3, 2), 0);
+});
+
+test('a path is brought from a drawing, refused when there is none, and written', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Bring a path/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Bring a path' });
+  const bring = (name: string, text: string) =>
+    dialog.getByLabel('File with paths').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await bring('empty.svg', '<svg xmlns="http://www.w3.org/2000/svg"></svg>');
+  await expect(dialog.getByText(/empty.svg holds no line/)).toBeVisible();
+  await bring('quay.svg', SVG);
+  await expect(dialog.getByRole('radio', { name: /Quay/ })).toBeVisible();
+  await expect(dialog.getByText('As the file says.')).toBeVisible();
+  await dialog.getByLabel('The chosen line is').fill('50 m');
+  await page.keyboard.press('Enter');
+  await expect(dialog.getByText(/30.00 m in x, 0 m up, 20.00 m in z/)).toBeVisible();
+  await dialog.getByRole('button', { name: 'Use it for Causeway' }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(50, 1);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: /^Write stations as CSV/ }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('Causeway-line.csv');
+  const lines = (await readFile(await file.path(), 'utf8')).trim().split(/\r?\n/);
+  expect(lines[0]).toBe('station,x,y,z,forward x,forward y,forward z,radius');
+  expect(Number(lines.at(-1)!.split(',')[0])).toBeCloseTo(50, 4);
+});
+
+test('a part is redrawn by hand, an end made straight, a path cut in two; the ruler measures', async ({ page }) => {
+  await openDemo(page);
+  const [three, five] = [await middleOf(page, 3), await middleOf(page, 5)];
+  await page.getByRole('button', { name: 'Freehand' }).click();
+  await page.mouse.move(three.x + 1, three.y + 1);
+  await page.mouse.down();
+  for (let i = 1; i <= 20; i++) {
+    const t = i / 20;
+    await page.mouse.move(
+      three.x + (five.x - three.x) * t,
+      three.y + (five.y - three.y) * t + 50 * Math.sin(Math.PI * t),
+    );
+  }
+  await page.mouse.up();
+  await settled(page);
+  await expect(page.getByRole('radio', { name: 'With handles' })).toBeChecked();
+  expect(await pathLength(page)).not.toBeCloseTo(128.3, 0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(128.3, 0);
+  await page.getByRole('button', { name: 'Ends' }).click();
+  const ends = page.getByRole('dialog', { name: 'Ends of the path' });
+  await ends.getByLabel('Over', { exact: true }).fill('6 m');
+  await page.keyboard.press('Enter');
+  await ends.getByRole('button', { name: /longer by that/ }).click();
+  await page.keyboard.press('Escape');
+  await settled(page);
+  expect(await pathLength(page)).toBeCloseTo(134.3, 0);
+  await disc(page, 4).click();
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Cut at the chosen point/ }).click();
+  await expect(
+    page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: /^Causeway, part 2/ }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Ruler' }).click();
+  const [one, two] = [await middleOf(page, 1), await middleOf(page, 2)];
+  await page.mouse.click(one.x + 12, one.y + 60);
+  await page.mouse.click(two.x + 12, two.y + 60);
+  await expect(page.getByRole('status', { name: 'Ruler' })).toContainText(/\d m.*up/);
+});
+
+test('an end is plugged into a socket by dragging it there', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('button', { name: 'Add a guide' }).click();
+  await page.getByRole('button', { name: /^Socket/ }).click();
+  const guides = page.getByRole('navigation', { name: 'Guides' });
+  await guides.getByLabel('x', { exact: true }).fill('-36 m');
+  await page.keyboard.press('Enter');
+  await settled(page);
+  const socket = (await page.getByRole('button', { name: 'Guide Socket' }).boundingBox())!;
+  const first = await middleOf(page, 1);
+  await page.mouse.move(first.x, first.y);
+  await page.mouse.down();
+  await page.mouse.move(socket.x + socket.width / 2 - 4, socket.y + socket.height / 2 + 3, { steps: 6 });
+  await page.mouse.up();
+  await settled(page);
+  await expect(page.getByLabel('x', { exact: true }).first()).toHaveValue('-36 m');
+  await expect(page.getByLabel('y (up)', { exact: true }).first()).toHaveValue('0 m');
+});
