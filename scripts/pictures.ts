@@ -6,6 +6,11 @@ const address = process.argv[2] ?? 'http://localhost:3000';
 const { executablePath, args } = config.use!.launchOptions!;
 const browser = await chromium.launch({ executablePath: executablePath!, args: args! });
 
+const HARBOUR = Buffer.from(
+  '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 1200 800"><path id="Quay edge" d="M50 700C200 700 300 500 420 420S700 300 760 200L1100 120"/>' +
+    '<path id="Ramp" d="M420 420a200 140 20 0 1 250 260h200"/><circle id="Turning circle" cx="900" cy="600" r="120"/></svg>',
+);
+
 async function picture(name: string, arrange: (page: Page) => Promise<void>): Promise<void> {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${address}/?sample`);
@@ -85,5 +90,44 @@ await picture('prepare', async (page) => {
 await picture('colour', async (page) => {
   await choose(page, 'Mooring line');
   await prepare(page, 'Colour');
+});
+await picture('above', async (page) => {
+  await page
+    .getByRole('radio', { name: 'Above' })
+    .or(page.getByRole('button', { name: 'Above', exact: true }))
+    .click();
+  await page.getByRole('button', { name: 'Frame this run' }).click();
+  await page.waitForTimeout(1500);
+  const at = async (point: number) => {
+    const box = (await page.getByRole('button', { name: new RegExp(`^Point ${point}( |$)`) }).boundingBox())!;
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  };
+  const [from, to] = [await at(3), await at(5)];
+  await page.getByRole('button', { name: 'Freehand' }).click();
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let i = 1; i <= 24; i++)
+    await page.mouse.move(
+      from.x + ((to.x - from.x) * i) / 24,
+      from.y + ((to.y - from.y) * i) / 24 + 60 * Math.sin((Math.PI * i) / 24),
+    );
+});
+await picture('winding', async (page) => {
+  await choose(page, 'Honeysuckle');
+  await page.getByRole('button', { name: 'Signal mast', exact: true }).click();
+  await page.mouse.move(790, 330);
+  for (let i = 0; i < 5; i++) await page.mouse.wheel(0, -200);
+});
+await picture('plug-in', async (page) => {
+  await choose(page, 'Signal wires');
+  await page.getByRole('button', { name: /^2\s*Path/ }).click();
+  await page.getByRole('button', { name: 'Ends' }).click();
+});
+await picture('bring-path', async (page) => {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: /^Bring a path/ }).click();
+  await page
+    .getByLabel('File with paths')
+    .setInputFiles({ name: 'harbour.svg', mimeType: 'image/svg+xml', buffer: HARBOUR });
 });
 await browser.close();

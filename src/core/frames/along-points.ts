@@ -1,10 +1,12 @@
-import type { PathPoint } from '../curve/path-spec';
 import { monotoneCubic } from '../math/monotone-cubic';
 import { turnUp } from './double-reflection';
 import { FLARE, FRAME_STRIDE, GAUGE } from './frame-table';
 
 /** What points of a path may say of the run there. */
-export type PointValues = Pick<PathPoint, 'roll' | 'gauge'>;
+export interface PointValues {
+  readonly roll?: number | undefined;
+  readonly gauge?: number | undefined;
+}
 
 /**
  * Turns and thickens the samples as the path's points ask: values of those that have one, blended along arc length and level beyond the

@@ -1,4 +1,4 @@
-import fitCurve from 'fit-curve';
+import fittedCubics from 'fit-curve';
 import { distance, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 import type { PathPoint } from '../path-spec';
 import type { CurveSpec } from '../registry';
@@ -12,7 +12,7 @@ import { insertAt } from './insert-at';
 export function strokePoints(places: readonly Vec3[], tolerance: number): PathPoint[] {
   const apart = places.filter((place, i) => i === 0 || distance(place, places[i - 1]!) > 1e-9);
   if (apart.length < 2) return apart.map((position) => ({ position }));
-  const legs = fitCurve(
+  const legs = fittedCubics(
     apart.map((place) => [...place]),
     tolerance * tolerance, // it compares squares
   ) as unknown as readonly (readonly [Vec3, Vec3, Vec3, Vec3])[];

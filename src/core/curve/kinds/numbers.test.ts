@@ -353,3 +353,22 @@ it('every kind says what its numbers mean', () => {
     }
   }
 });
+
+// Least radii at 8 % superelevation, rounded to metres: AASHTO, A Policy on Geometric Design of Highways and Streets, 2004, exhibit 3-15.
+describe('sample roads', () => {
+  it.each([
+    { speed: 40, R: 41 },
+    { speed: 60, R: 113 },
+    { speed: 80, R: 229 },
+    { speed: 100, R: 394 },
+  ])('round a right angle at $speed km/h have the radius of $R m, all along their arc', ({ R }) => {
+    const road = pathOf('straight', [[0, 0, 0], [2 * R, 0, 0], [2 * R, 0, 2 * R]], false, R); // prettier-ignore
+    const table = tableOf(compiled(road), 'upright', { intervals: 4000 });
+    expect(tightest(table).radius / R).toBeCloseTo(1, 9);
+    expect(table.length).toBeCloseTo(2 * R + (Math.PI / 2) * R, 6);
+    // Eased by clothoids, a road is nowhere tighter than that.
+    const eased = tableOf(compiled({ ...road, kind: 'eased' }), 'upright', { intervals: 4000 });
+    expect(tightest(eased).radius).toBeGreaterThan(R * (1 - 1e-6));
+    expect(eased.kinks).toEqual([]);
+  });
+});
