@@ -30,6 +30,14 @@ test('several points are chosen by Ctrl and by a box, moved together, turned and
   await page.mouse.move(view.x + view.width - 40, view.y + view.height - 60, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByText('8 points', { exact: true })).toBeVisible();
+  const grip = (await page.getByRole('button', { name: 'Scale the chosen points' }).boundingBox())!;
+  await page.mouse.move(grip.x + 5, grip.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 5, grip.y + 45, { steps: 4 });
+  await page.mouse.up();
+  await settled(page);
+  expect((await pathLength(page)) / before).toBeGreaterThan(1.1);
+  await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Turn', exact: true }).click();
   await settled(page);
   expect(await pathLength(page)).toBeCloseTo(before, 1);

@@ -40,8 +40,7 @@ const api: ComputeApi = {
     return ready.ok ? windRound(ready.value, guide, winding) : ready;
   },
   async paths(file, onProgress) {
-    onProgress(0.3);
-    const read = await readPaths(file);
+    const read = await readPaths(file, onProgress);
     onProgress(1);
     return read;
   },

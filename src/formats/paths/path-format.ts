@@ -1,5 +1,6 @@
 import type { PathPoint } from '../../core/curve/path-spec';
 import type { CurveSpec } from '../../core/curve/registry';
+import type { OnProgress } from '../../core/math/progress';
 import type { Result } from '../../core/math/result';
 import type { NamedBytes } from '../format';
 
@@ -30,7 +31,7 @@ export interface PathReader<K extends string = string> {
   readonly label: string;
   readonly extensions: readonly string[];
   /** Problems: those of the format, and `paths.none`. */
-  read(file: NamedBytes): Promise<Result<BroughtPaths>> | Result<BroughtPaths>;
+  read(file: NamedBytes, onProgress?: OnProgress): Promise<Result<BroughtPaths>> | Result<BroughtPaths>;
 }
 
 export interface NamedCurve {

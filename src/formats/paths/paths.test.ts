@@ -144,7 +144,10 @@ describe('CSV', () => {
   it('with 100,000 points becomes a path thinned within the tolerance', async () => {
     const place = (i: number) => [i / 1000, Math.sin(i / 4000) * 5, Math.cos(i / 9000)] as const;
     const text = `x,y,z\n${Array.from({ length: 100_000 }, (_, i) => place(i).join()).join('\n')}`;
-    const brought = await read('survey.csv', text);
+    const told: number[] = [];
+    const brought = unwrap(await readPaths({ name: 'survey.csv', bytes: bytes(text) }, (share) => told.push(share)));
+    expect(told.length).toBeGreaterThan(10);
+    expect(told).toEqual(told.toSorted((a, b) => a - b));
     const placing = { ...AS_IS, isFlat: false, tolerance: 0.002 };
     const spec = placePath(brought.paths[0]!, placing);
     expect(spec.points.length).toBeLessThan(2000);

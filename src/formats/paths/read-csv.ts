@@ -18,11 +18,12 @@ export const csv = definePathReader({
   kind: 'csv',
   label: 'CSV',
   extensions: ['csv', 'tsv', 'txt', 'xyz'],
-  read(file): Result<BroughtPaths> {
+  read(file, onProgress): Result<BroughtPaths> {
     const { data } = Papa.parse<string[]>(textOf(file).trim(), {
       skipEmptyLines: false,
       delimitersToGuess: [',', ';', '\t', '|', ' '],
     });
+    onProgress?.(0.5); // parsing is half of it
     const rows = data
       .map((row, i) => ({ line: i + 1, cells: row.map((cell) => cell.trim()) }))
       .filter(({ cells }) => cells.some(Boolean));
@@ -34,6 +35,7 @@ export const csv = definePathReader({
       return fail('csv.columns', { file: file.name, names: head.cells.join(', ') });
     const places: Vec3[] = [];
     for (const { line, cells } of isNamed ? rows.slice(1) : rows) {
+      if (line % LINES_PER_STEP === 0) onProgress?.(0.5 + (0.5 * line) / data.length);
       const values = columns.map((i) => numberOf(cells[i] ?? ''));
       const wrong = values.findIndex((value) => !Number.isFinite(value));
       if (wrong >= 0) return fail('csv.number', { line, text: (cells[columns[wrong]!] ?? '').slice(0, 40) });
@@ -50,6 +52,8 @@ export const csv = definePathReader({
     });
   },
 });
+
+const LINES_PER_STEP = 5000;
 
 const numberOf = (cell: string): number => (cell === '' ? Number.NaN : Number(cell.replace(',', '.')));
 

@@ -3,6 +3,8 @@ import type { Vec3 } from '../../core/math/vec3';
 import { chainLines } from './chain-lines';
 import { definePathReader, textOf, type BroughtPaths } from './path-format';
 
+const LINES_PER_STEP = 20_000;
+
 /**
  * Line elements of an OBJ (Wavefront, Object Files, appendix B1: `v`, `l`, `o`, `g`), joined where they run on into each other. Problems:
  * `obj.number` and `obj.index` with their line, `paths.none`.
@@ -11,11 +13,13 @@ export const objLines = definePathReader({
   kind: 'obj',
   label: 'OBJ lines',
   extensions: ['obj'],
-  read(file): Result<BroughtPaths> {
+  read(file, onProgress): Result<BroughtPaths> {
     const places: Vec3[] = [];
     const lines: { name: string; places: Vec3[] }[] = [];
     let name = file.name.replace(/\.[^.]+$/, '');
-    for (const [i, text] of textOf(file).split(/\r?\n/).entries()) {
+    const all = textOf(file).split(/\r?\n/);
+    for (const [i, text] of all.entries()) {
+      if (i % LINES_PER_STEP === 0) onProgress?.(i / all.length);
       const [word, ...rest] = text.trim().split(/\s+/);
       if (word === 'v') {
         const [x, y, z] = rest.map(Number);

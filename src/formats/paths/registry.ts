@@ -1,3 +1,4 @@
+import type { OnProgress } from '../../core/math/progress';
 import { fail, type Result } from '../../core/math/result';
 import { MAX_FILE_BYTES, type NamedBytes } from '../format';
 import type { BroughtPaths, PathReader, PathWriter } from './path-format';
@@ -17,12 +18,14 @@ export const PATH_WRITERS: readonly PathWriter[] = [svgPlan, csvStations, objLin
 export const PATH_EXTENSIONS = PATH_READERS.flatMap(({ extensions }) => extensions);
 
 /** Reads the lines of a file. Problems: `file.empty`, `file.too-large`, `paths.unknown-format`, and those of the format. */
-export async function readPaths(file: NamedBytes): Promise<Result<BroughtPaths>> {
+export async function readPaths(file: NamedBytes, onProgress?: OnProgress): Promise<Result<BroughtPaths>> {
   const { name, bytes } = file;
   if (bytes.length === 0) return fail('file.empty', { file: name });
   if (bytes.length > MAX_FILE_BYTES)
     return fail('file.too-large', { file: name, bytes: bytes.length, most: MAX_FILE_BYTES });
   const extension = name.slice(name.lastIndexOf('.') + 1).toLowerCase();
   const reader = PATH_READERS.find(({ extensions }) => extensions.includes(extension));
-  return reader ? reader.read(file) : fail('paths.unknown-format', { file: name, known: PATH_EXTENSIONS.join(', ') });
+  return reader
+    ? reader.read(file, onProgress)
+    : fail('paths.unknown-format', { file: name, known: PATH_EXTENSIONS.join(', ') });
 }

@@ -10,7 +10,11 @@ import type { Guide } from '../../project/schema';
 import type { GuideView } from '../../engine/compute-api';
 import type { Result } from '../../core/math/result';
 import { useApp, useProject, useSession } from '../state/app-context';
+import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import type { Viewport } from './viewport';
+
+/** Guides of more triangles are asked for the place under the pointer through a hierarchy. */
+const MANY = 5000;
 
 /** The guides of the project, pale; the chosen one stands out. */
 export function GuideMeshes(props: { viewport: Viewport; colour: string; chosenColour: string }) {
@@ -41,6 +45,10 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
     built.setAttribute('position', new BufferAttribute(mesh.positions, 3));
     built.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
     built.setIndex(new BufferAttribute(mesh.indices, 1));
+    if (mesh.indices.length > 3 * MANY) {
+      built.setIndex(new BufferAttribute(mesh.indices.slice(), 1)); // the hierarchy sorts it
+      built.boundsTree = new MeshBVH(built);
+    }
     return built;
   }, [mesh]);
   useEffect(() => {
@@ -53,7 +61,7 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
   }, [viewport, guide.id, mesh]);
   if (!mesh) return null;
   return (
-    <mesh geometry={geometry} userData={{ guide: guide.id }} receiveShadow renderOrder={5}>
+    <mesh geometry={geometry} raycast={acceleratedRaycast} userData={{ guide: guide.id }} receiveShadow renderOrder={5}>
       <meshStandardMaterial
         color={colour}
         roughness={0.9}

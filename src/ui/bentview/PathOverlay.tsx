@@ -12,6 +12,7 @@ import { chosenPoints } from '../state/session-store';
 import { HandleLines } from './HandleLines';
 import { PathPointDisc } from './PathPointDisc';
 import { snap, type Snapped } from './snap';
+import { TurnAndScale } from './TurnAndScale';
 import type { DragAt } from './use-disc-drag';
 import type { Viewport } from './viewport';
 
@@ -94,6 +95,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
           }}
         />
       ))}
+      {middle && <TurnAndScale viewport={viewport} path={path} chosen={chosen} />}
       {middle && (
         <PathPointDisc
           viewport={viewport}

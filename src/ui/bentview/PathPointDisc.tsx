@@ -14,6 +14,8 @@ export interface PathPointDiscProps {
   readonly label: string;
   readonly place: Vec3;
   readonly shape: 'point' | 'handle' | 'guide';
+  /** A word beside it. */
+  readonly tag?: string;
   readonly isSelected: boolean;
   readonly on: DragHandlers & {
     /** `isMore` = beside what is chosen already. */
@@ -27,7 +29,7 @@ const NUDGE = 0.1;
 const SIZES = { point: 14, handle: 10, guide: 16 };
 
 /** A point, handle or guide over the scene that can be dragged, and moved by keys when it has the focus. */
-export function PathPointDisc({ viewport, view, label, place, shape, isSelected, on }: PathPointDiscProps) {
+export function PathPointDisc({ viewport, view, label, place, shape, tag, isSelected, on }: PathPointDiscProps) {
   const ref = useProjected<HTMLButtonElement>(viewport, place);
   const isPressed = useRef(false);
   const { handlers, note, onKey } = useDiscDrag(viewport, view, place, on);
@@ -81,6 +83,24 @@ export function PathPointDisc({ viewport, view, label, place, shape, isSelected,
         '&:active': { cursor: 'grabbing' },
       }}
     >
+      {tag && (
+        <Box
+          component="span"
+          aria-hidden
+          sx={{
+            position: 'absolute',
+            left: 14,
+            top: -6,
+            fontSize: 12,
+            lineHeight: '18px',
+            color: 'text.primary',
+            textShadow: '0 0 3px var(--mui-palette-background-paper), 0 0 3px var(--mui-palette-background-paper)',
+            pointerEvents: 'none',
+          }}
+        >
+          {tag}
+        </Box>
+      )}
       {note !== undefined && (
         <Box
           component="span"

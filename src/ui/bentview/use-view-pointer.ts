@@ -40,12 +40,13 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
     return { x: event.clientX - bounds.left, y: event.clientY - bounds.top };
   };
   /** Where the pen or the ruler is: on what it catches, else on the ground or in the view's plane. */
-  const placeAt = ({ x, y }: Place): Vec3 | undefined => {
+  const placeAt = ({ x, y }: Place, isClick = false): Vec3 | undefined => {
     const free = dragTo(viewport, view, x, y, penFrom ?? [0, 0, 0], false);
     const { project } = document.getState();
     const { snapping } = session.getState();
     const on = free && snap(free, { viewport, project, snapping, path: path?.id ?? '', chosen: [], x, y });
-    if (tool !== 'ruler' || (on?.on && on.on !== 'grid')) return on?.place;
+    // A run's mesh is asked for a click only: that is too slow for every move.
+    if (!isClick || tool !== 'ruler' || (on?.on && on.on !== 'grid')) return on?.place;
     return viewport.surfaceAt(x, y)?.place ?? on?.place;
   };
 
@@ -70,7 +71,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
   };
   const click = ({ x, y }: Place) => {
     if (tool === 'pen' || tool === 'ruler') {
-      const to = placeAt({ x, y });
+      const to = placeAt({ x, y }, true);
       if (!to) return;
       if (tool === 'pen' && path) draw(to);
       if (tool === 'ruler') {
