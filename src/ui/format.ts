@@ -18,7 +18,8 @@ export function stretchWords(stretch: number): string {
 
 export const percentText = (percent: number): string => `${percent.toFixed(Math.abs(percent) < 10 ? 2 : 0)} %`;
 export const signed = (text: string, x: number): string => (x > 0 ? `+${text}` : text);
-export const degrees = (radians: number): string => `${trim(((radians * 180) / Math.PI).toFixed(1))}°`;
+export const degrees = (radians: number): string =>
+  `${trim(((radians * 180) / Math.PI).toFixed(1)).replace(/^-0$/, '0')}°`;
 export const whole = (n: number): string => Math.round(n).toLocaleString('en');
 export const seconds = (s: number): string => `${s.toFixed(1)} s`;
 export const plural = (n: number, one: string, many = `${one}s`): string => `${whole(n)} ${n === 1 ? one : many}`;

@@ -7,7 +7,7 @@ import { deviation } from '../../core/curve/edit/deviation';
 import type { CurveSpec } from '../../core/curve/registry';
 import { compiled, unwrap } from '../../core/testing/runs';
 import type { Vec3 } from '../../core/math/vec3';
-import { placePath, type Placing } from './place-paths';
+import { looksSmooth, placePath, type Placing } from './place-paths';
 import type { BroughtPaths } from './path-format';
 import { PATH_READERS, PATH_WRITERS, readPaths } from './registry';
 
@@ -18,7 +18,15 @@ const problemOf = async (name: string, text: string) => {
   const result = await readPaths({ name, bytes: bytes(text) });
   return result.ok ? undefined : result.problems[0];
 };
-const AS_IS: Placing = { unit: 1, plane: 'ground', up: 'y', isFlat: true, tolerance: 0, toOrigin: false };
+const AS_IS: Placing = {
+  isSmooth: false,
+  unit: 1,
+  plane: 'ground',
+  up: 'y',
+  isFlat: true,
+  tolerance: 0,
+  toOrigin: false,
+};
 const lengthOf = (spec: CurveSpec) => buildArcTable(compiled(spec)).length;
 const lengths = ({ paths, isFlat, up = 'y' }: BroughtPaths) =>
   paths.map((path) => lengthOf(placePath(path, { ...AS_IS, isFlat, up })));
@@ -419,6 +427,27 @@ describe('where a drawing lies', () => {
   ] as const)('on the %s', (plane, wanted) => {
     expect(placePath(flat, { ...AS_IS, plane }).points[0]!.position.map((v) => v + 0)).toEqual(wanted);
   });
+  it('as one flowing curve where its corners look like samples of one', () => {
+    const arc = {
+      ...flat,
+      points: Array.from({ length: 40 }, (_, i) => ({ position: [Math.cos(i / 20), Math.sin(i / 20), 0] as Vec3 })),
+    };
+    expect([looksSmooth(arc), looksSmooth(flat), looksSmooth({ ...arc, kind: 'handles' })]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    const steps = {
+      ...arc,
+      points: arc.points.map((_, i) => ({ position: [Math.floor(i / 2), Math.ceil(i / 2), 0] as Vec3 })),
+    };
+    expect(looksSmooth(steps)).toBe(false);
+    const placed = placePath(arc, { ...AS_IS, isSmooth: true, tolerance: 0.001 });
+    expect(placed.kind).toBe('smooth');
+    expect(placed.points.length).toBeLessThan(30);
+    expect(lengthOf(placed)).toBeCloseTo(39 / 20, 3);
+  });
+
   it('in other units, and moved to begin at the origin', () => {
     const placed = placePath(flat, { ...AS_IS, unit: 0.5, toOrigin: true });
     expect(placed.points.map(({ position }) => position.map((v) => v + 0))).toEqual([[0, 0, 0], [1, 0, 0]]); // prettier-ignore

@@ -1,6 +1,6 @@
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
-import { distance, type Vec3 } from '../../core/math/vec3';
+import { distance, dot, normalize, sub, type Vec3 } from '../../core/math/vec3';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { BroughtPath } from './path-format';
 
@@ -16,6 +16,8 @@ export interface Placing {
   readonly isFlat: boolean;
   /** Straight legs are thinned out within so many metres; 0 = not. */
   readonly tolerance: number;
+  /** Straight legs become one flowing curve through their corners. */
+  readonly isSmooth: boolean;
   /** Its start is moved to the origin; null = it stays. */
   readonly toOrigin: boolean;
 }
@@ -31,8 +33,20 @@ export function placePath({ kind, closed, points }: BroughtPath, placing: Placin
     ...(point.handleIn && { handleIn: carry(point.handleIn) }),
     ...(point.handleOut && { handleOut: carry(point.handleOut) }),
   }));
-  return { kind, closed, points: kind === 'straight' ? fewEnough(placed, placing.tolerance) : placed };
+  if (kind !== 'straight') return { kind, closed, points: placed };
+  return { kind: placing.isSmooth ? 'smooth' : kind, closed, points: fewEnough(placed, placing.tolerance) };
 }
+
+/** Whether corners look like samples of a curve: many, and most of them turn by little. */
+export function looksSmooth({ kind, points }: BroughtPath): boolean {
+  if (kind !== 'straight' || points.length < 12) return false;
+  const directions = points.slice(1).map(({ position }, i) => normalize(sub(position, points[i]!.position), [0, 0, 0]));
+  const gentle = directions.slice(1).filter((d, i) => dot(d, directions[i]!) > GENTLE).length;
+  return gentle > (directions.length - 1) * 0.9;
+}
+
+/** Cosine of 30°. */
+const GENTLE = Math.cos(Math.PI / 6);
 
 /** Thinned within the tolerance, and within twice as much again and again until a path may have so many points. */
 function fewEnough(points: readonly PathPoint[], tolerance: number): readonly PathPoint[] {

@@ -15,10 +15,11 @@ import {
 import { useMemo, useRef, useState } from 'react';
 import { distance } from '../../core/math/vec3';
 import { PATH_EXTENSIONS } from '../../formats/paths/registry';
-import { placePath, type Placing } from '../../formats/paths/place-paths';
+import { looksSmooth, placePath, type Placing } from '../../formats/paths/place-paths';
 import { changeCurve } from '../../project/commands/paths';
 import { metres, plural } from '../format';
-import { useEdit, useRun, useSet } from '../state/app-context';
+import type { BroughtPaths } from '../../formats/paths/path-format';
+import { useApp, useEdit, useRun, useSet } from '../state/app-context';
 import { PlacingFields } from './PlacingFields';
 import { PathPreview, placesAlong } from './PathPreview';
 import { useReadPaths, type ReadFile } from './use-read-paths';
@@ -80,6 +81,15 @@ export function BringPathDialog() {
   );
 }
 
+/** Metres: as much as nobody sees of a line of that size. */
+function thinning({ paths, unit = 1 }: BroughtPaths): number {
+  const first = paths[0]!.points[0]!.position;
+  const size = paths
+    .flatMap(({ points }) => points)
+    .reduce((most, { position }) => Math.max(most, distance(position, first)), 0);
+  return Number(((size * unit) / 4000).toPrecision(1));
+}
+
 /** More lines than this are not listed. */
 const MOST_LISTED = 100;
 
@@ -87,13 +97,15 @@ function Chosen({ read: { brought }, onDone }: { read: ReadFile; onDone: () => v
   const edit = useEdit();
   const set = useSet();
   const run = useRun();
+  const { session } = useApp();
   const [chosen, setChosen] = useState(0);
   const [placing, setPlacing] = useState<Placing>({
     unit: brought.unit ?? 1,
     plane: 'ground',
     up: brought.up ?? 'y',
     isFlat: brought.isFlat,
-    tolerance: 0.001,
+    tolerance: thinning(brought),
+    isSmooth: brought.paths.every(looksSmooth),
     toOrigin: false,
   });
   const listed = useMemo(() => brought.paths.slice(0, MOST_LISTED), [brought]);
@@ -109,6 +121,7 @@ function Chosen({ read: { brought }, onDone }: { read: ReadFile; onDone: () => v
     if (!run) return;
     edit((project) => changeCurve(project, run.path, () => curve));
     set({ point: undefined, step: 'path' });
+    session.getState().frame('run');
     onDone();
   };
   return (

@@ -86,6 +86,13 @@ export function PlacingFields(props: {
         />
       )}
       {hasStraight && (
+        <SwitchField
+          label="Flowing, not in straight legs"
+          value={placing.isSmooth}
+          onChange={(isSmooth) => put({ isSmooth })}
+        />
+      )}
+      {hasStraight && (
         <NumberField
           label="Thin out within"
           quantity="length"

@@ -20,12 +20,14 @@ export function useReadPaths() {
   const controller = useRef<AbortController>(undefined);
   const open = async (file: File) => {
     controller.current = new AbortController();
+    let isOver = false; // progress may still arrive when the work has ended
+    const show = (done: number) => isOver || setShare(done);
     setProblem(undefined);
-    setShare(0);
+    show(0);
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
       const result = await baker.call(
-        (api) => api.paths({ name: file.name, bytes }, proxy(setShare)) as Promise<Result<BroughtPaths>>,
+        (api) => api.paths({ name: file.name, bytes }, proxy(show)) as Promise<Result<BroughtPaths>>,
         controller.current.signal,
       );
       if (result.ok) {
@@ -35,6 +37,7 @@ export function useReadPaths() {
     } catch (error) {
       if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
     } finally {
+      isOver = true;
       setShare(undefined);
     }
   };
