@@ -1,13 +1,32 @@
+/** Half a turn takes at least this share of the path. */
+const LEAST_SHARE = 0.025;
+
 /**
  * Angles that keep near to those given, by weight, and change slowly: a tridiagonal system, by Thomas's algorithm. `softness` weighs the
- * squared change from one to the next. Closed, the last is the first.
+ * squared change from one to the next, and is raised until nowhere half a turn takes less than a fortieth of the path. Closed, the last
+ * is the first.
  */
-export const blendAngles = (
+export function blendAngles(
   angles: Float64Array,
   weights: Float64Array,
   softness: number,
   closed: boolean,
-): Float64Array => (closed ? blendRound(angles, weights, softness) : blend(angles, weights, softness));
+): Float64Array {
+  const most = Math.PI / (LEAST_SHARE * (angles.length - 1));
+  let soft = softness;
+  for (let k = 0; ; k++, soft *= 4) {
+    const blended = closed ? blendRound(angles, weights, soft) : blend(angles, weights, soft);
+    if (k === MOST_TRIES || fastest(blended) <= most) return blended;
+  }
+}
+
+const MOST_TRIES = 8;
+
+function fastest(angles: Float64Array): number {
+  let most = 0;
+  for (let i = 1; i < angles.length; i++) most = Math.max(most, Math.abs(angles[i]! - angles[i - 1]!));
+  return most;
+}
 
 function blend(angles: Float64Array, weights: Float64Array, softness: number): Float64Array {
   const n = angles.length;

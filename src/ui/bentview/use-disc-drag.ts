@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { normalize, scale, add, sub, type Vec3 } from '../../core/math/vec3';
 import { readQuantity } from '../fields/quantity';
 import { metres } from '../format';
@@ -15,7 +15,9 @@ export interface DragAt {
 }
 
 interface Drag {
-  readonly from: Vec3;
+  readonly origin: Vec3;
+  /** Where it was when the drag began, or last turned from the ground to up and down or back. */
+  from: Vec3;
   readonly grab: { readonly dx: number; readonly dy: number };
   readonly pressed: { readonly x: number; readonly y: number };
   at: { x: number; y: number; isUpright: boolean };
@@ -41,6 +43,10 @@ export interface DragHandlers {
 export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on: DragHandlers) {
   const drag = useRef<Drag | undefined>(undefined);
   const [note, setNote] = useState<string>();
+  const latest = useRef(place);
+  useEffect(() => {
+    latest.current = place;
+  });
   const pointer = (event: PointerEvent<HTMLElement>) => {
     const bounds = event.currentTarget.parentElement!.getBoundingClientRect();
     return { x: event.clientX - bounds.left, y: event.clientY - bounds.top };
@@ -86,6 +92,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         const at = pointer(event);
         const p = viewport.toScreen(place);
         drag.current = {
+          origin: place,
           from: place,
           grab: { dx: p.x - at.x, dy: p.y - at.y },
           pressed: at,
@@ -102,6 +109,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         const at = pointer(event);
         if (!current.hasMoved && Math.hypot(at.x - current.pressed.x, at.y - current.pressed.y) < STILL) return;
         current.hasMoved = true;
+        if (event.shiftKey !== current.at.isUpright) current.from = latest.current;
         current.at = { ...at, isUpright: event.shiftKey };
         apply(current);
       },
@@ -120,7 +128,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         finish();
         return true;
       } else if (event.key === 'Escape') {
-        on.move(current.from, { ...current.at, isExact: true });
+        on.move(current.origin, { ...current.at, isExact: true });
         finish();
         return true;
       } else return false;

@@ -23,7 +23,7 @@ export const faceBend = defineFrameRule({
     if (!setUp(frames, 0, ...up)) setUp(frames, 0, ...anyNormal(forward));
     for (let i = 0; i < intervals; i++) carryUp(frames, i, i + 1);
     const { angles, weights } = facing(frames, intervals);
-    const total = closed ? angles[intervals]! - angles[0]! : undefined;
+    const total = closed ? closingTurn(frames, intervals, angles[intervals]! - angles[0]!) : undefined;
     const slope = total !== undefined ? total / intervals : trend(angles, weights);
     const rest = angles.map((angle, i) => angle - slope * i);
     const turns = blendAngles(rest, weights, (BLEND_SHARE * intervals) ** 2, closed);
@@ -32,6 +32,12 @@ export const faceBend = defineFrameRule({
     return { closingTwist: 0, steep: [] };
   },
 });
+
+/** What the carried frame must turn by once round to meet itself, and as many whole turns as come nearest to `about`. */
+function closingTurn(frames: Float64Array, intervals: number, about: number): number {
+  const short = angleFromUp(frames, intervals, frames[UP]!, frames[UP + 1]!, frames[UP + 2]!);
+  return short + 2 * Math.PI * Math.round((about - short) / (2 * Math.PI));
+}
 
 /** From the carried up to the inside of the bend, unwrapped; where there is no bend, as before. Weights 0 to 1. */
 function facing(frames: Float64Array, intervals: number) {

@@ -32,9 +32,32 @@ export const upright = defineFrameRule({
       steep.push([first * step, Math.min(i - 1, intervals) * step]);
       bridge(frames, first - 1, i, intervals, ref);
     }
+    for (const [from, to] of fastPlaces(frames, intervals)) bridge(frames, from, to, intervals, ref);
     return { closingTwist: 0, steep };
   },
 });
+
+/** What upright turns beyond least twist within a place that is nearly steep is spread over at least this share of the path. */
+const SPREAD = 0.02;
+
+/** Stretches, as samples before and after them, in which upright would turn faster than half a turn in that share; apart, in order. */
+function fastPlaces(frames: Float64Array, intervals: number): readonly (readonly [number, number])[] {
+  const reach = Math.max(Math.round((intervals * SPREAD) / 2), 1);
+  const fastest = Math.PI / (2 * reach);
+  const pair = new Float64Array(2 * FRAME_STRIDE);
+  const places: [number, number][] = [];
+  for (let i = 0; i < intervals; i++) {
+    const at = i * FRAME_STRIDE;
+    pair.set(frames.subarray(at, at + 2 * FRAME_STRIDE));
+    carryUp(pair, 0, 1);
+    const next = at + FRAME_STRIDE + UP;
+    if (Math.abs(angleFromUp(pair, 1, frames[next]!, frames[next + 1]!, frames[next + 2]!)) <= fastest) continue;
+    const last = places[places.length - 1];
+    if (last && i - reach <= last[1]) last[1] = i + 1 + reach;
+    else places.push([i - reach, i + 1 + reach]);
+  }
+  return places;
+}
 
 /** Fills the samples strictly between `before` and `after`; before = -1 and after > intervals: there is no such side. */
 function bridge(
