@@ -99,10 +99,13 @@ function sharpestOf({ frames, intervals, length }: FrameTable): number {
 
 const SHARPER = 1.3;
 
+/** Within so many times the steep angle the rule may have to spread what upright turns: such paths are built anew. */
+const NEARLY_STEEP = 4;
+
 function fillUps(frames: Float64Array, spec: FrameSpec, first: number, last: number, intervals: number): boolean {
   if (spec.rule === 'upright') {
     const up = normalize(spec.up, [0, 1, 0]);
-    const limit = Math.cos(STEEP_ANGLE);
+    const limit = Math.cos(NEARLY_STEEP * STEEP_ANGLE);
     for (let i = first; i < last; i++) {
       const at = i * FRAME_STRIDE + FORWARD;
       if (Math.abs(frames[at]! * up[0] + frames[at + 1]! * up[1] + frames[at + 2]! * up[2]) > limit) return false;

@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, TextField } from '@mui/material';
+import { useEffect, useRef } from 'react';
 import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
 import { changeGuide } from '../../project/commands/guides';
 import type { Guide } from '../../project/schema';
@@ -25,15 +26,14 @@ const CLEARANCE = 0;
 /** The chosen guide: its name, size, place, what runs keep away, and paths from it. */
 export function GuideFields({ guide }: { guide: Guide }) {
   const edit = useEdit();
+  const box = useRef<HTMLElement>(null);
+  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), []);
   const put = (change: Partial<Guide>) => edit((project) => changeGuide(project, guide.id, change));
   const { shape, position, turn, clearance } = guide;
   const replaced = (of: readonly number[], c: number, value: number) =>
     of.map((old, k) => (k === c ? value : old)) as [number, number, number];
   return (
-    <Box
-      ref={(element: HTMLElement | null) => element?.scrollIntoView({ block: 'nearest' })}
-      sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}
-    >
+    <Box ref={box} sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}>
       <TextField
         size="small"
         label="Name"
