@@ -2,6 +2,7 @@
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { transformPoints } from '../src/core/curve/edit/transform-points';
+import { followCurve } from '../src/core/curve/follow-curve';
 import { followTable, frameBase } from '../src/core/frames/follow-table';
 import { bendPiece } from '../src/core/bending/bend-piece';
 import { bendRun, buildRunMesh, buildTopology, fillRun } from '../src/core/bending/build-run';
@@ -308,7 +309,8 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     let k = 0;
     const moved = () => transformPoints(path, chosen, { kind: 'move', by: [0, 0.001 * (k++ % 50), 0.05] });
     const follow = () => {
-      if (!followTable(base, curveOf(moved()))) throw new Error('not followed');
+      const edited = followCurve(path, arc.curve, moved());
+      if (!edited || !followTable(base, edited.curve, edited.touched)) throw new Error('not followed');
     };
     const anew = () => buildFrameTable(buildArcTable(curveOf(moved())), spec, { tolerance: 0.001 });
     return race([follow, anew] as const, 2);

@@ -3,6 +3,7 @@ import { planRun, type RunPlan, type SliceStore } from '../core/bending/plan-run
 import type { RunJob } from '../core/bending/run-spec';
 import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
+import { followCurve } from '../core/curve/follow-curve';
 import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
@@ -69,7 +70,7 @@ export class Deriver {
   readonly #meshes = new Recent<Promise<Result<Mesh>>>(2);
   readonly #segments = new Recent<Promise<Result<ReadySegment>>>(24);
   /** Of long paths, by what they have in common. */
-  readonly #bases = new Recent<FrameBase>(6);
+  readonly #bases = new Recent<LongBase>(6);
   readonly guides: GuideKeeper;
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
@@ -217,11 +218,11 @@ export class Deriver {
     const surface = sat?.surface;
     const table = this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface }));
     if (points.length >= LONG && !points.some(({ roll, gauge }) => roll !== undefined || gauge !== undefined))
-      this.#keepBase(baseKey(curve, job, tolerance), frameBase(arc.value, table, frames));
+      this.#keepBase(baseKey(curve, job, tolerance), { path: curve, base: frameBase(arc.value, table, frames) });
     return ok(table);
   }
 
-  #keepBase(key: string, base: FrameBase): void {
+  #keepBase(key: string, base: LongBase): void {
     this.#bases.drop(key);
     this.#bases.get(key, () => base);
   }
@@ -229,10 +230,19 @@ export class Deriver {
   /** The table of a long path of which some legs differ from the last one that was built. */
   #follow(curve: CurveSpec, job: RunJob, tolerance: number): FrameTable | undefined {
     if (curve.points.length < LONG) return undefined;
-    const base = this.#bases.peek(baseKey(curve, job, tolerance));
-    const compiled = base && compileCurve(curve);
-    return compiled?.ok ? followTable(base!, compiled.value)?.table : undefined;
+    const kept = this.#bases.peek(baseKey(curve, job, tolerance));
+    if (!kept) return undefined;
+    const { path, base } = kept;
+    const followed = followCurve(path, base.arc.curve, curve);
+    if (followed) return followTable(base, followed.curve, followed.touched)?.table;
+    const compiled = compileCurve(curve);
+    return compiled.ok ? followTable(base, compiled.value)?.table : undefined;
   }
+}
+
+interface LongBase {
+  readonly path: CurveSpec;
+  readonly base: FrameBase;
 }
 
 /** Shorter paths are quick to build as a whole. */

@@ -1,5 +1,5 @@
 import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
-import { followArc, touchedLegs, touchedStations } from '../curve/follow-arc';
+import { followArc, touchedLegs, touchedStations, type TouchedLegs } from '../curve/follow-arc';
 import type { Curve } from '../curve/curve';
 import { normalize } from '../math/vec3';
 import { STEEP_ANGLE } from '../math/tolerance';
@@ -29,17 +29,18 @@ export const frameBase = (arc: ArcTable, table: FrameTable, spec: FrameSpec): Fr
 const MOST_TOUCHED = 0.25;
 
 /**
- * The frame table of an edited curve. Touched legs are sampled exactly; frames of the others are taken from the table before, between whose
+ * The frame table of an edited curve; `known` = the legs that the edit touched, where that is known. Touched legs are sampled exactly; frames of the others are taken from the table before, between whose
  * samples they are blended, shifted along the path and, for least twist, turned as one. Undefined where that would not be the same to
  * within the table's tolerance: closed paths, corners, steep places, other rules, values of points, and edits of much of the path.
  */
 export function followTable(
   { arc: before, table, spec, sharpest }: FrameBase,
   curve: Curve,
+  known?: TouchedLegs,
 ): { arc: ArcTable; table: FrameTable } | undefined {
   const isLocal = (spec.rule === 'upright' || spec.rule === 'leastTwist') && !spec.ends;
   if (!isLocal || table.closed || table.kinks.length > 0 || table.steep.length > 0) return undefined;
-  const touched = touchedLegs(before.curve, curve);
+  const touched = known ?? touchedLegs(before.curve, curve);
   if (!touched || touched.end - touched.first > (curve.breaks.length - 1) * MOST_TOUCHED) return undefined;
   const arc = followArc(before, curve, touched);
   const { from, oldTo, to } = touchedStations(before, arc, touched);
