@@ -34,9 +34,13 @@ test('several points are chosen by Ctrl and by a box, moved together, turned and
   await page.mouse.move(grip.x + 5, grip.y + 5);
   await page.mouse.down();
   await page.mouse.move(grip.x + 5, grip.y + 45, { steps: 4 });
-  await page.mouse.up();
   await settled(page);
   expect((await pathLength(page)) / before).toBeGreaterThan(1.1);
+  await page.keyboard.type('1.5');
+  await page.keyboard.press('Enter');
+  await page.mouse.up();
+  await settled(page);
+  expect((await pathLength(page)) / before).toBeCloseTo(1.5, 2);
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Turn', exact: true }).click();
   await settled(page);

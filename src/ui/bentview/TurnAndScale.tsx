@@ -7,6 +7,8 @@ import { sub, type Vec3 } from '../../core/math/vec3';
 import { changeCurve } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useEdit, useGesture, useSession } from '../state/app-context';
+import { readQuantity } from '../fields/quantity';
+import type { DragAt } from './use-disc-drag';
 import { PathPointDisc } from './PathPointDisc';
 import type { Viewport } from './viewport';
 
@@ -19,7 +21,10 @@ interface Grip {
   readonly far: number;
 }
 
-/** Two grips beside the middle of several points: one turns them, the other scales them, both about the middle. */
+/**
+ * Two grips beside the middle of several points: one turns them, the other scales them, both about the middle. A number typed while one
+ * is dragged is the angle, or the factor.
+ */
 export function TurnAndScale({
   viewport,
   path,
@@ -43,25 +48,26 @@ export function TurnAndScale({
     view === 'front' ? [[1, 0, 0], [0, -1, 0]] : view === 'side' ? [[0, 0, -1], [0, -1, 0]] : [[1, 0, 0], [0, 0, 1]]; // prettier-ignore
   const at = (direction: Vec3): Vec3 => middle.map((v, k) => v + direction[k]! * far) as unknown as Vec3;
 
-  const drag = (which: 'turn' | 'scale', to: Vec3) => {
+  const drag = (which: 'turn' | 'scale', to: Vec3, typed = '') => {
     const now = grip.current;
     if (!now) return;
     const d = sub(to, now.middle);
     const along = (direction: Vec3) => d[0] * direction[0] + d[1] * direction[1] + d[2] * direction[2];
-    setDragged({ which, place: to });
+    if (typed === '') setDragged({ which, place: to });
     let by: Transform;
     if (which === 'turn') {
       // From right towards the other way than down is how the axis turns.
-      by = { kind: 'turn', about: now.middle, axis, angle: Math.atan2(-along(down), along(right)) };
+      const angle = readQuantity(typed, 'angle') ?? Math.atan2(-along(down), along(right));
+      by = { kind: 'turn', about: now.middle, axis, angle };
     } else {
-      const factor = Math.max(along(down) / now.far, 0.01);
+      const factor = Math.max(readQuantity(typed, 'plain') ?? along(down) / now.far, 0.01);
       by = { kind: 'scale', about: now.middle, by: [factor, factor, factor] };
     }
     edit((project) => changeCurve(project, path.id, () => transformPoints(now.spec, chosen, by)));
   };
   const handlers = (which: 'turn' | 'scale') => ({
     select: () => {},
-    move: (to: Vec3) => drag(which, to),
+    move: (to: Vec3, { typed }: DragAt) => drag(which, to, typed),
     begin: () => {
       grip.current = { spec: curve, middle, far };
       begin();

@@ -12,6 +12,8 @@ export interface DragAt {
   readonly y: number;
   /** The place is exact already: held to an axis, or typed. */
   readonly isExact: boolean;
+  /** What was typed while dragging. */
+  readonly typed?: string;
 }
 
 interface Drag {
@@ -68,6 +70,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         x: at.x + grab.dx,
         y: at.y + grab.dy,
         isExact: axis !== undefined || asked !== undefined,
+        typed,
       });
     const along = axis === undefined ? '' : ` along ${AXES[axis]}`;
     const far = typed !== '' ? typed : metres(by ? Math.hypot(...by) : 0);
