@@ -1,4 +1,5 @@
 import { buildArcTable } from '../curve/arc-table';
+import { changeKind } from '../curve/edit/change-kind';
 import { movePoint } from '../curve/edit/move-point';
 import { transformPoints } from '../curve/edit/transform-points';
 import type { Curve } from '../curve/curve';
@@ -100,6 +101,10 @@ describe('the frame table of an edited path', () => {
     expect(followTable(baseOf(corners, spec('leastTwist')), compiled(nudged(corners, 9)))).toBeUndefined();
     const fewer = { ...plain, points: plain.points.slice(1) };
     expect(followTable(baseOf(plain, spec('leastTwist')), compiled(fewer))).toBeUndefined();
+    const handles = changeKind(plain, 'handles');
+    const broken = handles.points.map((point, i) => (i === 150 ? { ...point, handleOut: [0, 1, 0] as Vec3, broken: true as const } : point)); // prettier-ignore
+    const cornered = compiled({ ...handles, points: broken });
+    expect(followTable(baseOf(handles, spec('upright')), cornered)).toBeUndefined();
     const all = transformPoints(plain, plain.points.map((_, i) => i), { kind: 'scale', about: [0, 0, 0], by: [1, 2, 1] }); // prettier-ignore
     expect(followTable(baseOf(plain, spec('leastTwist')), compiled(all))).toBeUndefined();
   });

@@ -2,7 +2,7 @@ import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
 import { followArc, touchedLegs, touchedStations, type TouchedLegs } from '../curve/follow-arc';
 import type { Curve } from '../curve/curve';
 import { normalize } from '../math/vec3';
-import { STEEP_ANGLE } from '../math/tolerance';
+import { KINK_ANGLE, STEEP_ANGLE } from '../math/tolerance';
 import { fillSample, fillSides, fillTwist } from './build-frame-table';
 import { angleFromUp, carryUp, setUp, turnUpBy } from './double-reflection';
 import { fillFrame } from './fill-frame';
@@ -29,9 +29,9 @@ export const frameBase = (arc: ArcTable, table: FrameTable, spec: FrameSpec): Fr
 const MOST_TOUCHED = 0.25;
 
 /**
- * The frame table of an edited curve; `known` = the legs that the edit touched, where that is known. Touched legs are sampled exactly; frames of the others are taken from the table before, between whose
- * samples they are blended, shifted along the path and, for least twist, turned as one. Undefined where that would not be the same to
- * within the table's tolerance: closed paths, corners, steep places, other rules, values of points, and edits of much of the path.
+ * The frame table of an edited curve; `known` = the legs that the edit touched, where that is known. Touched legs are sampled exactly;
+ * frames of the others are taken from the table before, between whose samples they are blended, shifted along the path and, for least
+ * twist, turned as one. Undefined where that would not be the same to within the table's tolerance: closed paths, corners, steep places, other rules, values of points, and edits of much of the path.
  */
 export function followTable(
   { arc: before, table, spec, sharpest }: FrameBase,
@@ -42,6 +42,7 @@ export function followTable(
   if (!isLocal || table.closed || table.kinks.length > 0 || table.steep.length > 0) return undefined;
   const touched = known ?? touchedLegs(before.curve, curve);
   if (!touched || touched.end - touched.first > (curve.breaks.length - 1) * MOST_TOUCHED) return undefined;
+  if (hasCorner(curve, touched)) return undefined;
   const arc = followArc(before, curve, touched);
   const { from, oldTo, to } = touchedStations(before, arc, touched);
   const shift = to - oldTo;
@@ -64,6 +65,19 @@ export function followTable(
   });
   const { length, planLength } = arc;
   return { arc, table: { ...table, step, frames, length, planLength, pointStations } };
+}
+
+/** Whether touched legs meet, or meet the others, in a corner. */
+function hasCorner(curve: Curve, { first, end }: TouchedLegs): boolean {
+  const v = new Float64Array(6);
+  for (let i = Math.max(first, 1); i <= Math.min(end, curve.breaks.length - 2); i++) {
+    curve.velocityAt(v, 0, curve.breaks[i]!, true);
+    curve.velocityAt(v, 3, curve.breaks[i]!);
+    const along = v[0]! * v[3]! + v[1]! * v[4]! + v[2]! * v[5]!;
+    const both = Math.hypot(v[0]!, v[1]!, v[2]!) * Math.hypot(v[3]!, v[4]!, v[5]!);
+    if (!(along > both * Math.cos(KINK_ANGLE))) return true;
+  }
+  return false;
 }
 
 /** Samples the touched legs; false where they bend more than any bend that the samples were spaced for. */
