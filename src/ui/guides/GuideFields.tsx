@@ -27,7 +27,9 @@ const CLEARANCE = 0;
 export function GuideFields({ guide }: { guide: Guide }) {
   const edit = useEdit();
   const box = useRef<HTMLElement>(null);
-  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), []);
+  useEffect(() => {
+    void box.current?.scrollIntoView({ block: 'nearest' }); // some browsers give a promise, which is no clean-up
+  }, []);
   const put = (change: Partial<Guide>) => edit((project) => changeGuide(project, guide.id, change));
   const { shape, position, turn, clearance } = guide;
   const replaced = (of: readonly number[], c: number, value: number) =>
