@@ -87,7 +87,7 @@ export const theme = createTheme({
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiDialog: { styleOverrides: { paper: { borderRadius: 12, border: '1px solid var(--mui-palette-divider)' } } },
     MuiTooltip: {
-      defaultProps: { enterDelay: 400, arrow: false },
+      defaultProps: { enterDelay: 400, arrow: false, disableInteractive: true },
       styleOverrides: {
         tooltip: {
           fontSize: 12,
