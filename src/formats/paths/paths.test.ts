@@ -257,6 +257,8 @@ describe('DXF', () => {
       controls.map(([x, y, z]) => pairs(10, x, 20, y, 30, z)).join('');
     const { paths } = await read('a.dxf', dxfOf(text));
     const spec = placePath(paths[0]!, { ...AS_IS, isFlat: false });
+    const weighted = await readPaths({ name: 'w.dxf', bytes: bytes(dxfOf(text.replace('\n70\n8\n', '\n70\n12\n'))) });
+    expect(weighted.ok && weighted.warnings).toMatchObject([{ code: 'dxf.weights', facts: { splines: 1 } }]);
     const deBoor = (u: number): Vec3 => {
       let k = 3;
       while (k < 5 && knots[k + 1]! <= u) k++;

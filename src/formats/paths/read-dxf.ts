@@ -77,6 +77,8 @@ export const dxf = definePathReader({
     const isFlat = sound.every(({ points }) => points.every(({ position }) => position[2] === 0));
     const warnings: Problem[] =
       leftOut.size > 0 ? [{ code: 'dxf.left-out', path: [], facts: { kinds: [...leftOut].join(', ') } }] : [];
+    const weighted = entities.filter((entity) => entity.type === 'SPLINE' && (entity as ISplineEntity).rational).length;
+    if (weighted > 0) warnings.push({ code: 'dxf.weights', path: [], facts: { splines: weighted } });
     return ok({ paths: sound, isFlat, up: 'z', ...(unit !== undefined && { unit }) }, warnings);
   },
 });
