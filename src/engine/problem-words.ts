@@ -36,9 +36,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'geojson.position': (f) =>
     `${f.name} has a place that is no longitude and latitude in degrees: ${f.text}. Save it in WGS 84.`,
   'dxf.broken': (f) => `${f.file} cannot be read as DXF: ${f.reason}. Save it again as ASCII DXF.`,
-  'dxf.weights': (f) =>
-    `${count(f.splines)} of its splines have weights, which are not read: their shape may differ. Save them as polylines to be exact.`,
-  'dxf.left-out': (f) => `Left out, because they are no lines: ${f.kinds}.`,
+  'dxf.left-out': (f) => `Left out, because they are no lines, or their numbers do not fit together: ${f.kinds}.`,
   'winding.none': () => 'A winding needs some turns. Set Turns to a number other than 0.',
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
   'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,

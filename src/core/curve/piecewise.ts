@@ -55,32 +55,33 @@ export function cubicPiece(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3): Piece {
 /** x, y and z times the weight, and the weight. */
 export type Weighted = readonly [number, number, number, number];
 
-/** A rational cubic Bezier piece; derivatives by the quotient rule (Piegl & Tiller, The NURBS Book, section 4.3). */
-export function rationalPiece(controls: readonly [Weighted, Weighted, Weighted, Weighted]): Piece {
-  const [p0, p1, p2, p3] = controls;
-  // Power basis by axis and for the weight: a + t (b + t (c + t d)).
-  const k = Float64Array.from(
-    [0, 1, 2, 3].flatMap((c) => [
-      p0[c]!,
-      3 * (p1[c]! - p0[c]!),
-      3 * (p0[c]! - 2 * p1[c]! + p2[c]!),
-      p3[c]! - p0[c]! + 3 * (p1[c]! - p2[c]!),
-    ]),
-  );
-  const value = (c: number, t: number) => k[c]! + t * (k[c + 1]! + t * (k[c + 2]! + t * k[c + 3]!));
-  const first = (c: number, t: number) => k[c + 1]! + t * (2 * k[c + 2]! + 3 * t * k[c + 3]!);
-  const second = (c: number, t: number) => 2 * k[c + 2]! + 6 * t * k[c + 3]!;
+/** A rational Bezier piece of any degree; derivatives by the quotient rule (Piegl & Tiller, The NURBS Book, section 4.3). */
+export function rationalPiece(controls: readonly Weighted[]): Piece {
+  const degree = controls.length - 1;
+  // Power basis by axis and for the weight: binomial coefficients times forward differences.
+  const power = new Float64Array(4 * (degree + 1));
+  let differences = controls.map((control) => [...control]);
+  for (let j = 0, binomial = 1; j <= degree; binomial = (binomial * (degree - j)) / ++j) {
+    for (let c = 0; c < 4; c++) power[j * 4 + c] = binomial * differences[0]![c]!;
+    differences = differences.slice(1).map((next, i) => next.map((v, c) => v - differences[i]![c]!));
+  }
   return (out, at, t, order) => {
-    const w = value(12, t);
-    const w1 = order > 0 ? first(12, t) : 0;
-    const w2 = order > 1 ? second(12, t) : 0;
+    let [w, w1, w2] = [0, 0, 0];
+    for (let j = degree; j >= 0; j--) {
+      w2 = w2 * t + 2 * w1;
+      w1 = w1 * t + w;
+      w = w * t + power[j * 4 + 3]!;
+    }
     for (let c = 0; c < 3; c++) {
-      const point = value(c * 4, t) / w;
-      if (order === 0) out[at + c] = point;
-      else {
-        const velocity = (first(c * 4, t) - w1 * point) / w;
-        out[at + c] = order === 1 ? velocity : (second(c * 4, t) - 2 * w1 * velocity - w2 * point) / w;
+      let [value, first, second] = [0, 0, 0];
+      for (let j = degree; j >= 0; j--) {
+        second = second * t + 2 * first;
+        first = first * t + value;
+        value = value * t + power[j * 4 + c]!;
       }
+      const point = value / w;
+      const velocity = (first - w1 * point) / w;
+      out[at + c] = order === 0 ? point : order === 1 ? velocity : (second - 2 * w1 * velocity - w2 * point) / w;
     }
   };
 }

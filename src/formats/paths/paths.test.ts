@@ -257,8 +257,6 @@ describe('DXF', () => {
       controls.map(([x, y, z]) => pairs(10, x, 20, y, 30, z)).join('');
     const { paths } = await read('a.dxf', dxfOf(text));
     const spec = placePath(paths[0]!, { ...AS_IS, isFlat: false });
-    const weighted = await readPaths({ name: 'w.dxf', bytes: bytes(dxfOf(text.replace('\n70\n8\n', '\n70\n12\n'))) });
-    expect(weighted.ok && weighted.warnings).toMatchObject([{ code: 'dxf.weights', facts: { splines: 1 } }]);
     const deBoor = (u: number): Vec3 => {
       let k = 3;
       while (k < 5 && knots[k + 1]! <= u) k++;
@@ -276,6 +274,63 @@ describe('DXF', () => {
       curve.pointAt(out, 0, u / 3);
       out.forEach((v, k) => expect(v).toBeCloseTo(deBoor(u)[k]!, 9));
     }
+  });
+
+  const splineOf = (degree: number, knots: number[], controls: [number, number, number][]) =>
+    dxfOf(
+      pairs(0, 'SPLINE', 8, 'S', 70, 4, 71, degree) +
+        knots.map((k) => pairs(40, k)).join('') +
+        controls.map(([, , w]) => pairs(41, w)).join('') +
+        controls.map(([x, y]) => pairs(10, x, 20, y)).join(''),
+    );
+  const farthestFrom = (spec: CurveSpec, off: (x: number, y: number) => number) => {
+    const [curve, out] = [compiled(spec), new Float64Array(3)];
+    let most = 0;
+    for (let k = 0; k <= 200; k++) {
+      curve.pointAt(out, 0, k / 200);
+      most = Math.max(most, off(out[0]!, out[1]!));
+    }
+    return most;
+  };
+
+  it('has splines with weights: nine of them are a circle', async () => {
+    // Piegl & Tiller, The NURBS Book, section 7.5.
+    const w = Math.SQRT1_2;
+    const controls: [number, number, number][] = [[1, 0, 1], [1, 1, w], [0, 1, 1], [-1, 1, w], [-1, 0, 1], [-1, -1, w], [0, -1, 1], [1, -1, w], [1, 0, 1]]; // prettier-ignore
+    const text = splineOf(2, [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4], controls);
+    const brought = await read('w.dxf', text);
+    const spec = placePath(brought.paths[0]!, { ...AS_IS, isFlat: false });
+    expect(spec.closed).toBe(true);
+    expect(farthestFrom(spec, (x, y) => Math.abs(Math.hypot(x, y) - 1))).toBeLessThan(4e-6);
+    expect(lengths(brought)[0]! / (2 * Math.PI)).toBeCloseTo(1, 6);
+  });
+
+  it('has splines of degree 5, and says which do not fit together', async () => {
+    // One Bezier piece of degree 5 with controls at (k/5, (k/5)^2 raised): the parabola y = x² (degree elevation keeps the curve).
+    const n = 5;
+    const controls = Array.from({ length: n + 1 }, (_, k): [number, number, number] => [k / n, (k * (k - 1)) / (n * (n - 1)), 1]); // prettier-ignore
+    const knots = [...Array(6).fill(0), ...Array(6).fill(1)];
+    const { paths } = await read('five.dxf', splineOf(n, knots, controls));
+    const spec = placePath(paths[0]!, { ...AS_IS, isFlat: false });
+    expect(farthestFrom(spec, (x, y) => Math.abs(y - x * x))).toBeLessThan(3e-6);
+    expect(spec.points.at(-1)!.position).toEqual([1, 1, 0]);
+    expect(await problemOf('short.dxf', splineOf(n, knots.slice(1), controls))).toMatchObject({ code: 'paths.none' });
+  });
+
+  it('has what is drawn mirrored where it belongs', async () => {
+    // The normal (0, 0, -1) has its x to the left (arbitrary axis algorithm, DXF Reference): a quarter from (-6, 2) up to (-1, 7).
+    const normal = pairs(210, 0, 220, 0, 230, -1);
+    const arc = pairs(0, 'ARC', 8, 'A', 10, 1, 20, 2, 30, 0, 40, 5, 50, 0, 51, 90) + normal;
+    const circle = pairs(0, 'CIRCLE', 8, 'A', 10, 1, 20, 2, 30, 0, 40, 5) + normal;
+    const line = pairs(0, 'LWPOLYLINE', 8, 'K', 90, 2, 70, 0, 10, 3, 20, 1, 10, 4, 20, 1) + normal;
+    const ellipse = pairs(0, 'ELLIPSE', 8, 'A', 10, 0, 20, 0, 30, 0, 11, 2, 21, 0, 31, 0, 40, 0.5, 41, 0, 42, Math.PI / 2) + normal; // prettier-ignore
+    const { paths } = await read('a.dxf', dxfOf(arc + circle + line + ellipse));
+    const ends = paths.map(({ points }) => [points[0]!.position, points.at(-1)!.position].flat());
+    const near = (values: number[]) => values.map((v) => expect.closeTo(v, 9));
+    expect(ends[0]).toEqual(near([-6, 2, 0, -1, 7, 0]));
+    expect(ends[1]!.slice(0, 3)).toEqual(near([-6, 2, 0]));
+    expect(ends[2]).toEqual(near([-3, 1, 0, -4, 1, 0]));
+    expect(ends[3]).toEqual(near([2, 0, 0, 0, -1, 0]));
   });
 
   it('joins lines that run on, says what it leaves out and what is broken', async () => {

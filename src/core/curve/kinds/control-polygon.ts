@@ -57,30 +57,25 @@ function clampedKnots(n: number, degree: number): number[] {
 
 const roundKnots = (n: number, degree: number): number[] => Array.from({ length: n + 2 * degree + 1 }, (_, k) => k);
 
-/** The four Bezier points of the span from knot k: values of the blossom (Ramshaw 1987), by de Boor's triangle. */
+/** The Bezier points of the span from knot k: values of the blossom (Ramshaw 1987), by de Boor's triangle. */
 function spanControls(
   controls: readonly Weighted[],
   knots: readonly number[],
   degree: number,
   k: number,
-): [Weighted, Weighted, Weighted, Weighted] {
+): readonly Weighted[] {
   const [a, b] = [knots[k]!, knots[k + 1]!];
-  const blossom = (args: readonly number[]): Weighted => {
+  return Array.from({ length: degree + 1 }, (_, ends) => {
     let layer = Array.from({ length: degree + 1 }, (_, j) => controls[k - degree + j]!);
     for (let r = 1; r <= degree; r++) {
+      const u = r > degree - ends ? b : a;
       layer = layer.slice(0, -1).map((left, j) => {
         const i = k - degree + r + j;
-        const t = (args[r - 1]! - knots[i]!) / (knots[i + degree + 1 - r]! - knots[i]!);
-        return mix(left, layer[j + 1]!, t);
+        return mix(left, layer[j + 1]!, (u - knots[i]!) / (knots[i + degree + 1 - r]! - knots[i]!));
       });
     }
     return layer[0]!;
-  };
-  if (degree === 3) return [blossom([a, a, a]), blossom([a, a, b]), blossom([a, b, b]), blossom([b, b, b])];
-  // A lower degree raised to three, so that all spans are of one sort.
-  const low = degree === 2 ? [blossom([a, a]), blossom([a, b]), blossom([b, b])] : [blossom([a]), blossom([b])];
-  if (low.length === 2) return [low[0]!, mix(low[0]!, low[1]!, 1 / 3), mix(low[0]!, low[1]!, 2 / 3), low[1]!];
-  return [low[0]!, mix(low[0]!, low[1]!, 2 / 3), mix(low[2]!, low[1]!, 2 / 3), low[2]!];
+  });
 }
 
 const mix = (p: Weighted, q: Weighted, t: number): Weighted => [
