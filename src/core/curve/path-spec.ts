@@ -18,7 +18,7 @@ export const pathPointSchema = z.strictObject({
   handleOut: vec3Schema.optional(),
   /** The handles go their own ways: moving one leaves the other. */
   broken: z.literal(true).optional(),
-  /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. */
+  /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. Between straight legs: the corner of a plugged end. */
   held: z.literal(true).optional(),
   /** On a mixed path: what the curve does here; absent = smooth. */
   as: z.enum(POINT_MANNERS).optional(),

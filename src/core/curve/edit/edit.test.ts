@@ -13,6 +13,7 @@ import { deviation } from './deviation';
 import { endOf, extendAhead, plugIn, straightEnd } from './end-leg';
 import { insertAt } from './insert-at';
 import { joinPaths } from './join';
+import { movePoint } from './move-point';
 import { pointsAt, pointsFromText, pointsToText } from './point-text';
 import { reversePath } from './reverse';
 import { splitAt } from './split';
@@ -147,6 +148,21 @@ describe('ends', () => {
       expect(distance(plugged.points[0]!.position, BENDS[0]!)).toBe(0);
     }
     expect(plugIn(bent('smooth', true), 'end', mouth)).toBeUndefined();
+  });
+
+  it.each(THROUGH)('of a %s path are moved, and plugged in elsewhere, with no point more each time', (kind) => {
+    const mouths = ([[30, 3, 5], [28, 1, -4], [33, 0, 2]] as Vec3[]).map((position) => ({ position, direction: [-0.6, 0, 0.8] as Vec3 })); // prettier-ignore
+    let spec = plugIn(bent(kind), 'end', mouths[0]!)!;
+    const count = spec.points.length;
+    for (const mouth of mouths) {
+      spec = plugIn(movePoint(spec, spec.points.length - 1, [40, 2, 2]), 'end', mouth)!;
+      expect(spec.points).toHaveLength(count);
+      endOf(spec, 'end')!.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k]!, 9));
+    }
+    const knee = count - 2;
+    const kept = plugIn(movePoint(spec, knee, [25, 1, 0]), 'end', mouths[1]!)!;
+    // A corner that was moved by hand is one's own.
+    expect(kept.points.some(({ position }) => distance(position, [25, 1, 0]) < 1e-9)).toBe(true);
   });
 
   it.each(THROUGH)('of a %s path go on straight, and the rest stays', (kind) => {

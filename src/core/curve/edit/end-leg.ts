@@ -70,7 +70,16 @@ export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): Curv
 /** Brings an end to a place and lets it go in there against `direction`, the way out of it: a socket, or another path's end. */
 export function plugIn(spec: CurveSpec, end: PathEnd, mouth: EndPlace): CurveSpec | undefined {
   if (spec.closed || spec.points.length < 2 || curveKind(spec).group === 'numbers') return undefined;
-  return withEndLeg(spec, end, { position: mouth.position, direction: scale(mouth.direction, -1) }, 0);
+  return withEndLeg(unplugged(spec, end), end, { position: mouth.position, direction: scale(mouth.direction, -1) }, 0);
+}
+
+/** Between straight legs, without the corner that an earlier plug made. */
+function unplugged(spec: CurveSpec, end: PathEnd): CurveSpec {
+  const { uses } = curveKind(spec);
+  const knee = end === 'start' ? 1 : spec.points.length - 2;
+  const { held, handleIn, handleOut } = spec.points[knee]!;
+  const isOfPlug = uses.radius && !uses.manners && held && !handleIn && !handleOut && spec.points.length > 2;
+  return isOfPlug ? { ...spec, points: spec.points.filter((_, i) => i !== knee) } : spec;
 }
 
 function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: number): CurveSpec | undefined {
@@ -94,7 +103,8 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
   if (uses.weight) return { ...spec, points: [first, ...pulled(place.position, inwards, length || away / 3), ...rest] };
   if (uses.radius && !uses.manners) {
     const reach = length || away / 3;
-    const corner = { position: add(place.position, scale(inwards, reach)), radius: Math.min(reach, away) / 2 };
+    const at = { position: add(place.position, scale(inwards, reach)), radius: Math.min(reach, away) / 2 };
+    const corner: PathPoint = length === 0 ? { ...at, held: true } : at;
     return { ...spec, points: [first, corner, ...rest] };
   }
   const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
