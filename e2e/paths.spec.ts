@@ -132,6 +132,16 @@ test('a path is brought from a drawing, refused when there is none, and written'
   await dialog.getByLabel('The chosen line is').fill('50 m');
   await page.keyboard.press('Enter');
   await expect(dialog.getByText(/30.00 m in x, 0 m up, 20.00 m in z/)).toBeVisible();
+  const survey = Array.from({ length: 100_000 }, (_, i) => `${i / 1000},0,${5 * Math.sin(i / 9000)}`);
+  await bring('survey.csv', ['x,y,z', ...survey].join('\n'));
+  await expect(dialog.getByText(/thinned out of 100,000/)).toBeVisible();
+  await dialog.getByLabel('Thin out within').fill('0');
+  await page.keyboard.press('Enter');
+  await expect(dialog.getByText(/[0-9]{5} points, thinned out of 100,000/)).toBeVisible();
+  await bring('quay.svg', SVG);
+  await dialog.getByLabel('The chosen line is').fill('50 m');
+  await page.keyboard.press('Enter');
+  await expect(dialog.getByText(/30.00 m in x, 0 m up, 20.00 m in z/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Use it for Causeway' }).click();
   await settled(page);
   expect(await pathLength(page)).toBeCloseTo(50, 1);

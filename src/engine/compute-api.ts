@@ -4,7 +4,8 @@ import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
-import type { BroughtPaths } from '../formats/paths/path-format';
+import type { Placing } from '../formats/paths/place-paths';
+import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
@@ -34,8 +35,10 @@ export interface ComputeApi {
   pushOut(source: RunSource, guide: Guide): Promise<Result<CurveSpec>>;
   /** Points that wind about a guide's own y axis. */
   windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
-  /** The lines of a drawing, a table or a mesh file, in its own units. */
-  paths(file: NamedBytes, onProgress: OnProgress): Promise<Result<BroughtPaths>>;
+  /** The lines of a drawing, a table or a mesh file; its points stay with the worker. */
+  paths(file: NamedBytes, onProgress: OnProgress): Promise<Result<BroughtFile>>;
+  /** The lines of the file that was read last. Problems: `paths.gone` where the worker was started anew since. */
+  placed(placing: Placing, onProgress: OnProgress): Promise<Result<readonly PlacedLine[]>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
   bake(
     project: Project,

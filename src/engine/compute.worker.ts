@@ -1,11 +1,13 @@
 import '../project/jitless';
 import { expose, transfer } from 'comlink';
 import { fail, ok } from '../core/math/result';
+import type { BroughtPaths } from '../formats/paths/path-format';
 import { readPaths } from '../formats/paths/registry';
 import { readMesh } from '../formats/registry';
 import { loadAsset, saveAsset } from '../project/storage/assets';
 import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
+import { placeLines, summaryOf } from './brought-file';
 import type { ComputeApi } from './compute-api';
 import { Deriver } from './derive';
 import { pushOutOf } from './push-out-of';
@@ -18,6 +20,9 @@ const deriver = new Deriver(async (id) => {
   const bytes = await loadAsset(id);
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
 }, loadAsset);
+
+/** The file of paths that was read last. */
+let brought: BroughtPaths | undefined;
 
 const api: ComputeApi = {
   async view(source, time, held) {
@@ -42,8 +47,12 @@ const api: ComputeApi = {
   async paths(file, onProgress) {
     const read = await readPaths(file, onProgress);
     onProgress(1);
-    return read;
+    if (!read.ok) return read;
+    brought = read.value;
+    return ok(summaryOf(brought), read.warnings);
   },
+  placed: async (placing, onProgress) =>
+    brought ? ok(placeLines(brought, placing, onProgress)) : fail('paths.gone', {}),
   async bring(files, onProgress) {
     const result = await bringMesh(files, onProgress);
     if (!result.ok) return result;

@@ -25,6 +25,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'points.none': () => 'There are no points to paste. Copy lines of x, y and z in metres.',
   'paths.none': (f) =>
     `${f.file} holds no line with a length. Choose a file with lines, curves or at least two points.`,
+  'paths.gone': () => 'The file was put away in the meantime. Choose it again.',
   'paths.unknown-format': (f) =>
     `${f.file} is no file of paths that Rattan reads (${f.known}). Save it as SVG, DXF or CSV.`,
   'svg.broken': (f) => `${f.file} cannot be read as SVG: ${f.reason}. Save it again from the program it came from.`,

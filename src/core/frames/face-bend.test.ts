@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Vec3 } from '../math/vec3';
 import { helix, pathOf } from '../testing/curves';
 import { compiled, tableOf } from '../testing/runs';
+import { ball, cube } from '../testing/surfaces';
 import { CURVATURE, FRAME_STRIDE, TWIST, UP, type FrameTable } from './frame-table';
 
 const at = (table: FrameTable, i: number, field: number) => [
@@ -48,14 +49,20 @@ describe('face the bend', () => {
     expect(facing(table, 1500)).toBeGreaterThan(0.95);
   });
 
-  it.each(['faceBend', 'leastTwist', 'upright'] as const)('%s never flips on random paths', (rule) => {
+  it.each([
+    { name: 'face the bend', rule: 'faceBend' },
+    { name: 'least twist', rule: 'leastTwist' },
+    { name: 'upright', rule: 'upright' },
+    { name: 'on a ball', rule: 'sitOnGuide', surface: ball(20) },
+    { name: 'on a cube', rule: 'sitOnGuide', surface: cube(20) },
+  ] as const)('$name: never flips on random paths', ({ rule, ...on }) => {
     const coordinate = fc.integer({ min: -50, max: 50 });
     fc.assert(
       fc.property(
         fc.uniqueArray(fc.tuple(coordinate, coordinate, coordinate), { minLength: 3, maxLength: 8, selector: String }),
         fc.boolean(),
         (points, closed) => {
-          const table = tableOf(compiled(pathOf('smooth', points, closed)), rule, { intervals: 1500 });
+          const table = tableOf(compiled(pathOf('smooth', points, closed)), rule, { intervals: 1500, ...on });
           // From one sample to the next, up turns by what forward turns and by no more than a small step besides.
           let most = 0;
           for (let i = 0; i < 1500; i++) {

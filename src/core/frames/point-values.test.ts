@@ -7,6 +7,7 @@ import { makeSegmentMesh } from '../segment/registry';
 import type { CurveSpec } from '../curve/registry';
 import { curveFrom, helix, pathOf } from '../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
+import { ball } from '../testing/surfaces';
 import { buildArcTable } from '../curve/arc-table';
 import { angleFromUp } from './double-reflection';
 import { buildFrameTable } from './build-frame-table';
@@ -127,10 +128,7 @@ function across(table: FrameTable, i: number, v: Vec3): Vec3 {
 }
 
 /** A ball about the origin. */
-const BALL: Surface = {
-  nearest: (to) => ({ place: normalize(to), normal: normalize(to), distance: Math.hypot(...to) - 1 }),
-  hit: () => undefined,
-};
+const BALL = ball();
 
 // Lk = Tw + Wr is whole for any closed frame field: G. Calugareanu 1959/1961; J. H. White, Amer. J. Math. 91, 1969. Writhes: Klenin &
 // Langowski, Biopolymers 54, 2000 (method 1a), recomputed.

@@ -1,6 +1,7 @@
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
-import { distance, dot, normalize, sub, type Vec3 } from '../../core/math/vec3';
+import type { OnProgress } from '../../core/math/progress';
+import { dot, normalize, sub, type Vec3 } from '../../core/math/vec3';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { BroughtPath } from './path-format';
 
@@ -23,7 +24,7 @@ export interface Placing {
 }
 
 /** A brought line as a path of the scene. */
-export function placePath({ kind, closed, points }: BroughtPath, placing: Placing): CurveSpec {
+export function placePath({ kind, closed, points }: BroughtPath, placing: Placing, onProgress?: OnProgress): CurveSpec {
   const axes = axesOf(placing);
   const carry = (v: Vec3): Vec3 => axes(v).map((c) => c * placing.unit) as unknown as Vec3;
   const origin: Vec3 = placing.toOrigin && points[0] ? carry(points[0].position) : [0, 0, 0];
@@ -34,7 +35,7 @@ export function placePath({ kind, closed, points }: BroughtPath, placing: Placin
     ...(point.handleOut && { handleOut: carry(point.handleOut) }),
   }));
   if (kind !== 'straight') return { kind, closed, points: placed };
-  return { kind: placing.isSmooth ? 'smooth' : kind, closed, points: fewEnough(placed, placing.tolerance) };
+  return { kind: placing.isSmooth ? 'smooth' : kind, closed, points: fewEnough(placed, placing.tolerance, onProgress) };
 }
 
 /** Whether corners look like samples of a curve: many, and most of them turn by little. */
@@ -48,14 +49,10 @@ export function looksSmooth({ kind, points }: BroughtPath): boolean {
 /** Cosine of 30°. */
 const GENTLE = Math.cos(Math.PI / 6);
 
-/** Thinned within the tolerance, and within twice as much again and again until a path may have so many points. */
-function fewEnough(points: readonly PathPoint[], tolerance: number): readonly PathPoint[] {
+/** Thinned within the tolerance, and to as many as a path may have. */
+function fewEnough(points: readonly PathPoint[], tolerance: number, onProgress?: OnProgress): readonly PathPoint[] {
   if (tolerance <= 0 && points.length <= MAX_PATH_POINTS) return points;
-  const size = points.reduce((most, { position }) => Math.max(most, distance(position, points[0]!.position)), 0);
-  let within = Math.max(tolerance, size * 1e-7);
-  let kept: readonly PathPoint[] = thinned(points, within);
-  while (kept.length > MAX_PATH_POINTS) kept = thinned(kept, (within *= 2));
-  return kept;
+  return thinned(points, tolerance, { most: MAX_PATH_POINTS, onProgress });
 }
 
 /** x to the right and y up in a drawing: on the ground seen from above, or upright as the front and side views show it. */

@@ -12,17 +12,11 @@ import {
   LinearProgress,
   Typography,
 } from '@mui/material';
-import { useMemo, useRef, useState } from 'react';
-import { distance } from '../../core/math/vec3';
+import { useRef } from 'react';
 import { PATH_EXTENSIONS } from '../../formats/paths/registry';
-import { looksSmooth, placePath, type Placing } from '../../formats/paths/place-paths';
-import { changeCurve } from '../../project/commands/paths';
-import { metres, plural } from '../format';
-import type { BroughtPaths } from '../../formats/paths/path-format';
-import { useApp, useEdit, useRun, useSet } from '../state/app-context';
-import { PlacingFields } from './PlacingFields';
-import { PathPreview, placesAlong } from './PathPreview';
-import { useReadPaths, type ReadFile } from './use-read-paths';
+import { useSet } from '../state/app-context';
+import { ChosenLine } from './ChosenLine';
+import { useReadPaths } from './use-read-paths';
 
 /** A path from a file: which of its lines, in which units, and where it lies. */
 export function BringPathDialog() {
@@ -68,7 +62,7 @@ export function BringPathDialog() {
           </Box>
         )}
         {problem && <Alert severity="error">{problem}</Alert>}
-        {read && <Chosen key={read.fileName} read={read} onDone={close} />}
+        {read && <ChosenLine key={read.id} brought={read.brought} onDone={close} />}
       </DialogContent>
       {!read && (
         <DialogActions>
@@ -78,104 +72,5 @@ export function BringPathDialog() {
         </DialogActions>
       )}
     </Dialog>
-  );
-}
-
-/** Metres: as much as nobody sees of a line of that size. */
-function thinning({ paths, unit = 1 }: BroughtPaths): number {
-  const first = paths[0]!.points[0]!.position;
-  const size = paths
-    .flatMap(({ points }) => points)
-    .reduce((most, { position }) => Math.max(most, distance(position, first)), 0);
-  return Number(((size * unit) / 4000).toPrecision(1));
-}
-
-/** More lines than this are not listed. */
-const MOST_LISTED = 100;
-
-function Chosen({ read: { brought }, onDone }: { read: ReadFile; onDone: () => void }) {
-  const edit = useEdit();
-  const set = useSet();
-  const run = useRun();
-  const { session } = useApp();
-  const [chosen, setChosen] = useState(0);
-  const [placing, setPlacing] = useState<Placing>({
-    unit: brought.unit ?? 1,
-    plane: 'ground',
-    up: brought.up ?? 'y',
-    isFlat: brought.isFlat,
-    tolerance: thinning(brought),
-    isSmooth: brought.paths.every(looksSmooth),
-    toOrigin: false,
-  });
-  const listed = useMemo(() => brought.paths.slice(0, MOST_LISTED), [brought]);
-  const curves = useMemo(() => listed.map((path) => placePath(path, placing)), [listed, placing]);
-  const lines = useMemo(() => curves.map(placesAlong), [curves]);
-  const curve = curves[chosen]!;
-  const size = [0, 1, 2].map((c) => {
-    const values = lines[chosen]!.map((place) => place[c]!);
-    return values.reduce((a, b) => Math.max(a, b), -Infinity) - values.reduce((a, b) => Math.min(a, b), Infinity);
-  });
-  const length = lines[chosen]!.slice(1).reduce((sum, place, i) => sum + distance(place, lines[chosen]![i]!), 0);
-  const bring = () => {
-    if (!run) return;
-    edit((project) => changeCurve(project, run.path, () => curve));
-    set({ point: undefined, step: 'path' });
-    session.getState().frame('run');
-    onDone();
-  };
-  return (
-    <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 300px', gap: 4 }}>
-        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <PathPreview lines={lines} chosen={new Set([chosen])} />
-          <Typography variant="body2" color="text.secondary">
-            {metres(size[0]!)} in x, {metres(size[1]!)} up, {metres(size[2]!)} in z;{' '}
-            {plural(curve.points.length, 'point')}
-            {curve.points.length < listed[chosen]!.points.length &&
-              `, thinned out of ${listed[chosen]!.points.length.toLocaleString('en')}`}
-            . {brought.note}
-          </Typography>
-        </Box>
-        <Box sx={{ display: 'grid', gap: 2, alignContent: 'start' }}>
-          <Typography variant="caption" color="text.secondary">
-            {plural(brought.paths.length, 'line')} in the file
-            {brought.paths.length > MOST_LISTED && `, the first ${MOST_LISTED} are listed`}
-          </Typography>
-          <Box role="radiogroup" aria-label="Line" sx={{ maxHeight: 150, overflowY: 'auto', mx: -1 }}>
-            {listed.map(({ name, closed, points }, i) => (
-              <Button
-                key={i}
-                role="radio"
-                aria-checked={i === chosen}
-                fullWidth
-                size="small"
-                variant="text"
-                color={i === chosen ? 'primary' : 'secondary'}
-                onClick={() => setChosen(i)}
-                sx={{ justifyContent: 'space-between', fontWeight: i === chosen ? 650 : 400, px: 1, gap: 2 }}
-              >
-                <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-                  {name}
-                </Box>
-                <Box component="span" sx={{ color: 'text.secondary', whiteSpace: 'nowrap' }}>
-                  {plural(points.length, 'point')}
-                  {closed ? ', closed' : ''}
-                </Box>
-              </Button>
-            ))}
-          </Box>
-          <PlacingFields placing={placing} brought={brought} length={length} onChange={setPlacing} />
-        </Box>
-      </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'flex-end', gap: 2 }}>
-        <Button variant="text" color="secondary" onClick={onDone}>
-          Cancel
-        </Button>
-        <Button variant="contained" disabled={!run} onClick={bring}>
-          {run ? `Use it for ${run.name.slice(0, 40)}` : 'Add a run first'}
-        </Button>
-      </Box>
-    </>
   );
 }

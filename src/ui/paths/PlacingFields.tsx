@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Typography } from '@mui/material';
-import type { BroughtPaths } from '../../formats/paths/path-format';
+import type { BroughtFile } from '../../engine/brought-file';
 import type { DrawingPlane, Placing } from '../../formats/paths/place-paths';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
@@ -25,7 +25,7 @@ const OWN = 'own';
 /** Units, plane and thinning of a brought path. */
 export function PlacingFields(props: {
   placing: Placing;
-  brought: BroughtPaths;
+  brought: BroughtFile;
   /** Metres: of the chosen line as it is placed. */
   length: number;
   onChange: (placing: Placing) => void;
@@ -33,7 +33,7 @@ export function PlacingFields(props: {
   const { placing, brought, length, onChange } = props;
   const put = (change: Partial<Placing>) => onChange({ ...placing, ...change });
   const known = UNITS.find(({ value }) => Math.abs(value - placing.unit) < value * 1e-9);
-  const hasStraight = brought.paths.some(({ kind }) => kind === 'straight');
+  const hasStraight = brought.lines.some(({ kind }) => kind === 'straight');
   return (
     <Box>
       <ChoiceField

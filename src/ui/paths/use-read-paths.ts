@@ -1,14 +1,16 @@
 import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Result } from '../../core/math/result';
+import type { BroughtFile } from '../../engine/brought-file';
 import { proxy, Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
-import type { BroughtPaths } from '../../formats/paths/path-format';
 import { useApp } from '../state/app-context';
 
 export interface ReadFile {
+  /** Counts up: the same file may be read again. */
+  readonly id: number;
   readonly fileName: string;
-  readonly brought: BroughtPaths;
+  readonly brought: BroughtFile;
 }
 
 /** Reads a file of paths in the worker; `share` = how far, while it does. */
@@ -27,11 +29,11 @@ export function useReadPaths() {
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
       const result = await baker.call(
-        (api) => api.paths({ name: file.name, bytes }, proxy(show)) as Promise<Result<BroughtPaths>>,
+        (api) => api.paths({ name: file.name, bytes }, proxy(show)) as Promise<Result<BroughtFile>>,
         controller.current.signal,
       );
       if (result.ok) {
-        setRead({ fileName: file.name, brought: result.value });
+        setRead((last) => ({ id: (last?.id ?? 0) + 1, fileName: file.name, brought: result.value }));
         for (const warning of result.warnings) enqueueSnackbar(problemWords(warning), { variant: 'warning' });
       } else setProblem(result.problems.map(problemWords).join(' '));
     } catch (error) {

@@ -6,6 +6,7 @@ import { leastTwist } from './least-twist';
 
 /** Over an edge of the guide the frame turns within about this share of the path. */
 const BLEND_SHARE = 0.004;
+const LEAST_WEIGHT = 1e-3;
 
 /**
  * Up from the guide: the normal of its surface where that is nearest, as far as it lies across the path. Angles are taken from least twist
@@ -27,12 +28,17 @@ export const sitOnGuide = defineFrameRule({
       const normal = surface.nearest([frames[at]!, frames[at + 1]!, frames[at + 2]!])?.normal;
       if (normal) {
         const along = normal[0] * frames[at + 3]! + normal[1] * frames[at + 4]! + normal[2] * frames[at + 5]!;
-        const angle = angleFromUp(frames, i, ...normal);
-        weights[i] = (1 - Math.min(along * along, 1)) ** 2; // a normal that runs along the path says nothing of up
-        if (weights[i]! > 1e-3) last = unwrapped(angle, last ?? angle);
+        const weight = (1 - Math.min(along * along, 1)) ** 2; // a normal that runs along the path says nothing of up
+        if (weight > LEAST_WEIGHT) {
+          weights[i] = weight;
+          const angle = angleFromUp(frames, i, ...normal);
+          last = unwrapped(angle, last ?? angle);
+        }
       }
       angles[i] = last ?? 0;
     }
+    const first = weights.findIndex((weight) => weight > 0);
+    if (first > 0) angles.fill(angles[first]!, 0, first);
     const total = closed ? 2 * Math.PI * Math.round((angles[intervals]! - angles[0]!) / (2 * Math.PI)) : 0;
     const rest = angles.map((angle, i) => angle - (total * i) / intervals);
     const turns = blendAngles(rest, weights, (BLEND_SHARE * intervals) ** 2, closed);
