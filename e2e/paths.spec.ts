@@ -52,6 +52,43 @@ test('several points are chosen by Ctrl and by a box, moved together, turned and
   expect((await pathLength(page)) / before).toBeCloseTo(2, 2);
 });
 
+test('a pivot at a place of its own catches on a point; an axis key scales in one direction only', async ({ page }) => {
+  await openDemo(page);
+  await disc(page, 2).click();
+  await disc(page, 4).click({ modifiers: ['Control'] });
+  await page.getByLabel('Turn and scale about').click();
+  await page.getByRole('option', { name: 'a place of its own' }).click();
+  const pivot = page.getByRole('button', { name: 'Pivot' });
+  const [from, one] = [(await pivot.boundingBox())!, await middleOf(page, 1)];
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(one.x + 2, one.y - 1, { steps: 4 });
+  await page.mouse.up();
+  const at = (await pivot.boundingBox())!;
+  expect(Math.hypot(at.x + 8 - one.x, at.y + 8 - one.y)).toBeLessThan(1);
+  const middle = (axis: string) => page.getByLabel(`Middle ${axis}`).inputValue().then(parseFloat);
+  const [x, z] = [await middle('x'), await middle('z')];
+  await page.getByLabel('Scale by').fill('3');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Scale', exact: true }).click();
+  const start = (x - (await middle('x')) / 3) / (1 - 1 / 3); // where x' = start + 3 (x - start) has the start
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  const grip = (await page.getByRole('button', { name: 'Scale the chosen points' }).boundingBox())!;
+  await page.mouse.move(grip.x + 5, grip.y + 5);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 5, grip.y + 30, { steps: 4 });
+  await page.keyboard.press('x');
+  await page.keyboard.type('2');
+  await expect(page.getByText('2.00 times along x')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.mouse.up();
+  expect(await middle('x')).toBeCloseTo(start + 2 * (x - start), 1);
+  expect(await middle('z')).toBeCloseTo(z, 2);
+  await disc(page, 1).focus(); // the pivot lies over it
+  expect(parseFloat(await page.getByLabel('x', { exact: true }).inputValue())).toBeCloseTo(start, 1);
+});
+
 test('while a point is dragged an axis holds it and a typed number says how far; Escape puts it back', async ({
   page,
 }) => {
@@ -137,7 +174,7 @@ test('a path is brought from a drawing, refused when there is none, and written'
   await expect(dialog.getByText(/thinned out of 100,000/)).toBeVisible();
   await dialog.getByLabel('Thin out within').fill('0');
   await page.keyboard.press('Enter');
-  await expect(dialog.getByText(/[0-9]{5} points, thinned out of 100,000/)).toBeVisible();
+  await expect(dialog.getByText(/\d\d,\d{3} points, thinned out of 100,000/)).toBeVisible();
   await bring('quay.svg', SVG);
   await dialog.getByLabel('The chosen line is').fill('50 m');
   await page.keyboard.press('Enter');

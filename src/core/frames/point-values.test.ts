@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { monotoneCubic } from '../math/monotone-cubic';
-import type { Surface } from '../guides/surface';
 import { normalize, type Vec3 } from '../math/vec3';
 import { volume } from '../mesh/measure';
 import { makeSegmentMesh } from '../segment/registry';

@@ -1,6 +1,11 @@
 /** A point or direction: x, y, z. Objects at the edges only; loops work on flat arrays. */
 export type Vec3 = readonly [number, number, number];
 
+export const X_AXIS: Vec3 = [1, 0, 0];
+export const Y_AXIS: Vec3 = [0, 1, 0];
+export const Z_AXIS: Vec3 = [0, 0, 1];
+export const AXES = [X_AXIS, Y_AXIS, Z_AXIS] as const;
+
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];

@@ -2,7 +2,7 @@ import type { IEntity } from 'dxf-parser';
 import type { IArcEntity } from 'dxf-parser/dist/entities/arc';
 import type { ILwpolylineEntity } from 'dxf-parser/dist/entities/lwpolyline';
 import type { IPolylineEntity } from 'dxf-parser/dist/entities/polyline';
-import { cross, normalize, scale, type Vec3 } from '../../core/math/vec3';
+import { cross, normalize, scale, X_AXIS as X, Y_AXIS as Y, Z_AXIS as Z, type Vec3 } from '../../core/math/vec3';
 import { CubicLegs } from './cubic-legs';
 import { numbersOf, placesOf, type GroupsEntity } from './dxf-groups';
 import type { BroughtPath } from './path-format';
@@ -64,10 +64,6 @@ export function pathOf(entity: IEntity, name: string): BroughtPath | undefined {
       return undefined;
   }
 }
-
-const X: Vec3 = [1, 0, 0];
-const Y: Vec3 = [0, 1, 0];
-const Z: Vec3 = [0, 0, 1];
 
 export const placeOf = ({ x, y, z }: { x: number; y: number; z?: number }): Vec3 => [x, y, z ?? 0];
 

@@ -1,7 +1,6 @@
 'use client';
 
 import { useRef } from 'react';
-import { middleOf } from '../../core/curve/edit/transform-points';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
 import { deletePoints, moveHandle, movePoint, plugEnd, transform } from '../../project/commands/paths';
@@ -11,8 +10,9 @@ import { useApp, useChosen, useEdit, useGesture, useRun, useRunResult, useSessio
 import { chosenPoints } from '../state/session-store';
 import { HandleLines } from './HandleLines';
 import { PathPointDisc } from './PathPointDisc';
+import { PivotDisc } from './PivotDisc';
+import { SeveralPoints } from './SeveralPoints';
 import { snap, type Snapped } from './snap';
-import { TurnAndScale } from './TurnAndScale';
 import type { DragAt } from './use-disc-drag';
 import type { Viewport } from './viewport';
 
@@ -74,7 +74,6 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const { uses } = curveKind(curve);
   const hasHandles = point && chosen.length === 1 && uses.handles && (!uses.manners || point.as === 'handles');
   const shownHandles = hasHandles ? handlePlaces(curve, selected!) : [];
-  const middle = chosen.length > 1 ? middleOf(curve, chosen) : undefined;
   return (
     <>
       {point && <HandleLines viewport={viewport} from={point.position} to={shownHandles.map(({ place }) => place)} />}
@@ -95,27 +94,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
           }}
         />
       ))}
-      {middle && <TurnAndScale viewport={viewport} path={path} chosen={chosen} />}
-      {middle && (
-        <PathPointDisc
-          viewport={viewport}
-          view={view}
-          shape="handle"
-          label={`Middle of ${chosen.length} points`}
-          place={middle}
-          isSelected
-          on={{
-            select: () => {},
-            move: (to) => {
-              const { project } = document.getState();
-              const now = project.paths.find(({ id }) => id === path.id)!.curve as CurveSpec;
-              edit((p) => transform(p, path.id, chosen, { kind: 'move', by: sub(to, middleOf(now, chosen)) }));
-            },
-            begin,
-            end,
-          }}
-        />
-      )}
+      {chosen.length > 1 && <SeveralPoints viewport={viewport} path={path} chosen={chosen} />}
       {curve.points.slice(first, first + MOST_DISCS).map(({ position }, k) => {
         const i = first + k;
         const station = stations?.[i];
@@ -141,6 +120,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
           />
         );
       })}
+      {chosen.length > 1 && <PivotDisc viewport={viewport} path={path} />}
     </>
   );
 }

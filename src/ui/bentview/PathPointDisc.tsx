@@ -72,6 +72,7 @@ export function PathPointDisc({ viewport, view, label, place, shape, tag, isSele
         width: size,
         height: size,
         p: 0,
+        fontFamily: 'inherit',
         border: '2px solid',
         borderColor: 'primary.main',
         borderRadius: shape === 'point' ? '50%' : '2px',
@@ -89,8 +90,8 @@ export function PathPointDisc({ viewport, view, label, place, shape, tag, isSele
           aria-hidden
           sx={{
             position: 'absolute',
-            left: 14,
-            top: -6,
+            left: size + 3,
+            top: size / 2 - 11,
             fontSize: 12,
             lineHeight: '18px',
             color: 'text.primary',

@@ -1,29 +1,34 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { middleOf, transformPoints, type Transform } from '../../core/curve/edit/transform-points';
+import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
-import { sub, type Vec3 } from '../../core/math/vec3';
+import { add, AXES, distance, dot, scale, sub, X_AXIS, Y_AXIS, Z_AXIS, type Vec3 } from '../../core/math/vec3';
 import { changeCurve } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useEdit, useGesture, useSession } from '../state/app-context';
 import { readQuantity } from '../fields/quantity';
+import { degrees } from '../format';
+import { usePivot } from '../state/use-pivot';
 import type { DragAt } from './use-disc-drag';
 import { PathPointDisc } from './PathPointDisc';
 import type { Viewport } from './viewport';
 
-/** Axis through the middle that the points are turned about, as the view lies. */
-const AXES = { free: [0, 1, 0], above: [0, 1, 0], front: [0, 0, 1], side: [1, 0, 0] } as const;
+const AXIS_NAMES = ['x', 'y', 'z'] as const;
+/** Axis that the points are turned about where none is asked for, as the view lies. */
+const VIEW_AXES = { free: Y_AXIS, above: Y_AXIS, front: Z_AXIS, side: X_AXIS } as const;
 
 interface Grip {
   readonly spec: CurveSpec;
-  readonly middle: Vec3;
+  readonly about: Vec3;
   readonly far: number;
 }
 
+type Which = 'turn' | 'scale';
+
 /**
- * Two grips beside the middle of several points: one turns them, the other scales them, both about the middle. A number typed while one
- * is dragged is the angle, or the factor.
+ * Two grips beside what several points are turned and scaled about: one turns them, the other scales them. x, y or z is the axis of the
+ * turn, or the only direction that is scaled; a number typed while one is dragged is the angle, or the factor.
  */
 export function TurnAndScale({
   viewport,
@@ -38,38 +43,39 @@ export function TurnAndScale({
   const edit = useEdit();
   const { begin, end } = useGesture();
   const grip = useRef<Grip>(undefined);
-  const [dragged, setDragged] = useState<{ readonly which: 'turn' | 'scale'; readonly place: Vec3 }>();
+  const [dragged, setDragged] = useState<{ readonly which: Which; readonly place: Vec3 }>();
   const curve = path.curve as CurveSpec;
-  const middle = middleOf(curve, chosen);
-  const far =
-    Math.max(...chosen.map((i) => Math.hypot(...sub(curve.points[i]?.position ?? middle, middle))), 0.05) * 0.6;
-  const axis: Vec3 = AXES[view];
+  const { place: about, middle } = usePivot(curve);
+  const far = Math.max(...chosen.map((i) => distance(curve.points[i]?.position ?? middle, middle)), 0.05) * 0.6;
   const [right, down]: readonly [Vec3, Vec3] =
     view === 'front' ? [[1, 0, 0], [0, -1, 0]] : view === 'side' ? [[0, 0, -1], [0, -1, 0]] : [[1, 0, 0], [0, 0, 1]]; // prettier-ignore
-  const at = (direction: Vec3): Vec3 => middle.map((v, k) => v + direction[k]! * far) as unknown as Vec3;
 
-  const drag = (which: 'turn' | 'scale', to: Vec3, typed = '') => {
-    const now = grip.current;
-    if (!now) return;
-    const d = sub(to, now.middle);
-    const along = (direction: Vec3) => d[0] * direction[0] + d[1] * direction[1] + d[2] * direction[2];
-    if (typed === '') setDragged({ which, place: to });
-    let by: Transform;
+  /** What a grip that is dragged to a place asks for, and how that is said. */
+  const asked = (which: Which, now: Grip, to: Vec3, { axis, free, typed = '' }: DragAt): [Transform, string] => {
+    const d = sub(free ?? to, now.about);
+    const name = axis === undefined ? '' : AXIS_NAMES[axis];
     if (which === 'turn') {
       // From right towards the other way than down is how the axis turns.
-      const angle = readQuantity(typed, 'angle') ?? Math.atan2(-along(down), along(right));
-      by = { kind: 'turn', about: now.middle, axis, angle };
-    } else {
-      const factor = Math.max(readQuantity(typed, 'plain') ?? along(down) / now.far, 0.01);
-      by = { kind: 'scale', about: now.middle, by: [factor, factor, factor] };
+      const angle = readQuantity(typed, 'angle') ?? Math.atan2(-dot(d, down), dot(d, right));
+      const about = axis === undefined ? VIEW_AXES[view] : AXES[axis];
+      return [{ kind: 'turn', about: now.about, axis: about, angle }, `${degrees(angle)}${name && ` about ${name}`}`];
     }
-    edit((project) => changeCurve(project, path.id, () => transformPoints(now.spec, chosen, by)));
+    const factor = Math.max(readQuantity(typed, 'plain') ?? dot(d, down) / now.far, 0.01);
+    const by = [0, 1, 2].map((c) => (axis === undefined || axis === c ? factor : 1)) as unknown as Vec3;
+    return [{ kind: 'scale', about: now.about, by }, `${factor.toFixed(2)} times${name && ` along ${name}`}`];
   };
-  const handlers = (which: 'turn' | 'scale') => ({
+  const handlers = (which: Which) => ({
     select: () => {},
-    move: (to: Vec3, { typed }: DragAt) => drag(which, to, typed),
+    move: (to: Vec3, at: DragAt) => {
+      const now = grip.current;
+      if (!now) return;
+      if (!at.typed) setDragged({ which, place: at.free ?? to });
+      const [by] = asked(which, now, to, at);
+      edit((project) => changeCurve(project, path.id, () => transformPoints(now.spec, chosen, by)));
+    },
+    tell: (to: Vec3, at: DragAt) => (grip.current ? asked(which, grip.current, to, at)[1] : ''),
     begin: () => {
-      grip.current = { spec: curve, middle, far };
+      grip.current = { spec: curve, about, far };
       begin();
     },
     end: () => {
@@ -79,8 +85,8 @@ export function TurnAndScale({
     },
   });
   const grips = [
-    { which: 'turn', label: 'Turn the chosen points', rest: at(right) },
-    { which: 'scale', label: 'Scale the chosen points', rest: at(down) },
+    { which: 'turn', label: 'Turn the chosen points', rest: add(about, scale(right, far)) },
+    { which: 'scale', label: 'Scale the chosen points', rest: add(about, scale(down, far)) },
   ] as const;
   return grips.map(({ which, label, rest }) => (
     <PathPointDisc

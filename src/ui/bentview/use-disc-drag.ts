@@ -12,6 +12,10 @@ export interface DragAt {
   readonly y: number;
   /** The place is exact already: held to an axis, or typed. */
   readonly isExact: boolean;
+  /** The axis that the drag is held to. */
+  readonly axis?: 0 | 1 | 2 | undefined;
+  /** Where it would be without the axis and what was typed. */
+  readonly free?: Vec3 | undefined;
   /** What was typed while dragging. */
   readonly typed?: string;
 }
@@ -34,6 +38,8 @@ const STILL = 3;
 
 export interface DragHandlers {
   readonly move: (to: Vec3, at: DragAt) => void;
+  /** What is said beside the disc while it is dragged, in place of how far it went. */
+  readonly tell?: (to: Vec3, at: DragAt) => string;
   readonly begin: () => void;
   readonly end: (hasMoved: boolean) => void;
 }
@@ -65,13 +71,10 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         axis === undefined ? normalize(by ?? [1, 0, 0]) : ([0, 1, 2].map((c) => Number(c === axis)) as unknown as Vec3);
       by = scale(along, asked);
     }
-    if (by)
-      on.move(add(from, by), {
-        x: at.x + grab.dx,
-        y: at.y + grab.dy,
-        isExact: axis !== undefined || asked !== undefined,
-        typed,
-      });
+    const isExact = axis !== undefined || asked !== undefined;
+    const now: DragAt = { x: at.x + grab.dx, y: at.y + grab.dy, isExact, axis, free: pointed, typed };
+    if (by) on.move(add(from, by), now);
+    if (by && on.tell) return setNote(on.tell(add(from, by), now));
     const along = axis === undefined ? '' : ` along ${AXES[axis]}`;
     const far = typed !== '' ? typed : metres(by ? Math.hypot(...by) : 0);
     setNote(axis !== undefined || typed !== '' ? `${far}${along}` : undefined);

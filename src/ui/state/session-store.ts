@@ -6,6 +6,9 @@ import type { StepName } from './steps';
 export type ViewName = 'free' | 'above' | 'front' | 'side';
 export type ToolName = 'shape' | 'choose' | 'pen' | 'freehand' | 'ruler';
 
+/** What several chosen points are turned and scaled about. */
+export type Pivot = 'middle' | 'first' | 'origin' | 'ruler' | 'own';
+
 /** What dragged points catch on. */
 export interface Snapping {
   /** Whole steps of so many metres; null = off. */
@@ -34,6 +37,9 @@ export interface SessionState {
   /** Points chosen beside `point`; none when another one is chosen. */
   readonly more: readonly number[];
   readonly guide: string | undefined;
+  readonly pivot: Pivot;
+  /** Where the pivot lies when it is at a place of its own. */
+  readonly pivotPlace: Vec3;
   readonly snapping: Snapping;
   /** The two places between which the ruler lies. */
   readonly ruler: readonly Vec3[];
@@ -69,6 +75,8 @@ export const createSessionStore = (): SessionStore =>
     point: undefined,
     more: [],
     guide: undefined,
+    pivot: 'middle',
+    pivotPlace: [0, 0, 0],
     snapping: { grid: null, points: true, guides: true, clearance: 0 },
     ruler: [],
     hint: [],

@@ -2,43 +2,29 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
-import { middleOf } from '../../core/curve/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
-import type { Vec3 } from '../../core/math/vec3';
+import { AXES, type Vec3 } from '../../core/math/vec3';
 import { changeCurve, deletePoints, transform } from '../../project/commands/paths';
 import { subdivideBetween } from '../../core/curve/edit/subdivide-between';
 import type { Path } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { useChosen, useEdit, useSession, useSet } from '../state/app-context';
+import { usePivot } from '../state/use-pivot';
 
-type About = 'middle' | 'first' | 'ruler' | 'origin';
-const AXES = ['x', 'y (up)', 'z'] as const;
-const UNIT: readonly Vec3[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
-
+const COORDINATES = ['x', 'y (up)', 'z'] as const;
 /** Several chosen points: moved, turned and scaled by numbers. */
 export function ChosenFields({ path }: { path: Path }) {
   const edit = useEdit();
   const set = useSet();
   const chosen = useChosen();
   const ruler = useSession((s) => s.ruler);
-  const [about, setAbout] = useState<About>('middle');
   const [axis, setAxis] = useState<'0' | '1' | '2'>('1');
   const [angle, setAngle] = useState(Math.PI / 12);
   const [factor, setFactor] = useState(1.1);
   const [along, setAlong] = useState<'all' | '0' | '1' | '2' | 'plan'>('all');
   const curve = path.curve as CurveSpec;
-  const middle = middleOf(curve, chosen);
-  const places: Record<About, Vec3> = {
-    middle,
-    first: curve.points[chosen[0]!]?.position ?? middle,
-    ruler: ruler[0] ?? middle,
-    origin: [0, 0, 0],
-  };
+  const { pivot, place, middle } = usePivot(curve);
   const factors = [0, 1, 2].map((c) =>
     along === 'all' || (along === 'plan' && c !== 1) || along === String(c) ? factor : 1,
   ) as unknown as Vec3;
@@ -57,7 +43,7 @@ export function ChosenFields({ path }: { path: Path }) {
           Delete
         </Button>
       </Box>
-      {AXES.map((label, c) => (
+      {COORDINATES.map((label, c) => (
         <NumberField
           key={label}
           label={`Middle ${label}`}
@@ -74,15 +60,21 @@ export function ChosenFields({ path }: { path: Path }) {
       ))}
       <ChoiceField
         label="Turn and scale about"
-        value={about}
+        value={pivot}
         choices={[
           { value: 'middle', label: 'their middle' },
           { value: 'first', label: `point ${(chosen[0] ?? 0) + 1}` },
           { value: 'origin', label: 'the origin' },
+          { value: 'own', label: 'a place of its own' },
           ...(ruler[0] ? [{ value: 'ruler' as const, label: 'the ruler’s start' }] : []),
         ]}
-        onChange={setAbout}
+        onChange={(value) => set({ pivot: value, ...(value === 'own' && { pivotPlace: place }) })}
       />
+      {pivot === 'own' && (
+        <Typography variant="body2" color="text.secondary">
+          Drag the pivot in the view; it catches on points and guides.
+        </Typography>
+      )}
       <ChoiceField
         label="Axis of the turn"
         value={axis}
@@ -102,8 +94,8 @@ export function ChosenFields({ path }: { path: Path }) {
             edit((project) =>
               transform(project, path.id, chosen, {
                 kind: 'turn',
-                about: places[about],
-                axis: UNIT[Number(axis)]!,
+                about: place,
+                axis: AXES[Number(axis)]!,
                 angle,
               }),
             )
@@ -139,7 +131,7 @@ export function ChosenFields({ path }: { path: Path }) {
           color="secondary"
           disabled={factor === 0}
           onClick={() =>
-            edit((project) => transform(project, path.id, chosen, { kind: 'scale', about: places[about], by: factors }))
+            edit((project) => transform(project, path.id, chosen, { kind: 'scale', about: place, by: factors }))
           }
         >
           Scale
