@@ -9,6 +9,7 @@ import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import { followTable, frameBase, type FrameBase } from '../core/frames/follow-table';
 import type { FrameTable } from '../core/frames/frame-table';
+import type { Surface } from '../core/guides/surface';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { fail, ok, type Result } from '../core/math/result';
 import { resolveReach } from '../core/laying/lay';
@@ -208,17 +209,17 @@ export class Deriver {
     tolerance: number,
     { sat, isDragged = false }: { readonly sat?: ReadyGuide | undefined; readonly isDragged?: boolean } = {},
   ): Result<FrameTable> {
-    const followed = isDragged ? this.#follow(curve, job, tolerance) : undefined;
+    const surface = sat?.surface;
+    const followed = isDragged ? this.#follow(curve, job, tolerance, surface) : undefined;
     if (followed) return ok(followed);
     const arc = this.arc(curve);
     if (!arc.ok) return arc;
     const { frames } = job.bending;
     const key = `${JSON.stringify([frames, tolerance, sat?.key])}${JSON.stringify(curve)}`;
     const { points } = curve;
-    const surface = sat?.surface;
     const table = this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface }));
-    if (points.length >= LONG && !points.some(({ roll, gauge }) => roll !== undefined || gauge !== undefined))
-      this.#keepBase(baseKey(curve, job, tolerance), { path: curve, base: frameBase(arc.value, table, frames) });
+    if (points.length >= LONG)
+      this.#keepBase(baseKey(curve, tolerance), { path: curve, base: frameBase(arc.value, table) });
     return ok(table);
   }
 
@@ -228,15 +229,17 @@ export class Deriver {
   }
 
   /** The table of a long path of which some legs differ from the last one that was built. */
-  #follow(curve: CurveSpec, job: RunJob, tolerance: number): FrameTable | undefined {
-    if (curve.points.length < LONG) return undefined;
-    const kept = this.#bases.peek(baseKey(curve, job, tolerance));
+  #follow(curve: CurveSpec, job: RunJob, tolerance: number, surface?: Surface): FrameTable | undefined {
+    const { points } = curve;
+    if (points.length < LONG) return undefined;
+    const kept = this.#bases.peek(baseKey(curve, tolerance));
     if (!kept) return undefined;
     const { path, base } = kept;
-    const followed = followCurve(path, base.arc.curve, curve);
-    if (followed) return followTable(base, followed.curve, followed.touched)?.table;
+    const { frames } = job.bending;
+    const edited = followCurve(path, base.arc.curve, curve);
+    if (edited) return followTable(base, edited.curve, frames, { known: edited.touched, points, surface });
     const compiled = compileCurve(curve);
-    return compiled.ok ? followTable(base, compiled.value)?.table : undefined;
+    return compiled.ok ? followTable(base, compiled.value, frames, { points, surface }) : undefined;
   }
 }
 
@@ -249,8 +252,8 @@ interface LongBase {
 const LONG = 200;
 
 /** Paths with the same are compared leg by leg. */
-const baseKey = ({ kind, closed, points, numbers }: CurveSpec, { bending }: RunJob, tolerance: number): string =>
-  JSON.stringify([kind, closed, points.length, numbers, bending.frames, tolerance]);
+const baseKey = ({ kind, closed, points, numbers }: CurveSpec, tolerance: number): string =>
+  JSON.stringify([kind, closed, points.length, numbers, tolerance]);
 
 const NO_GUIDES: readonly Guide[] = [];
 

@@ -7,7 +7,8 @@ const REACH: Partial<Record<CurveSpec['kind'], number>> = { smooth: 2, handles: 
 
 /**
  * The curve of an edited path, of which only the legs that the edit touches are made anew; the others stay those of the curve before. Undefined
- * where nothing is touched, or the paths cannot be compared point by point: other kinds, other numbers of points, closed paths, doubled points.
+ * where nothing is touched, or the paths cannot be compared point by point: other kinds, other numbers of points, doubled points, a touched
+ * seam of a closed path.
  */
 export function followCurve(
   before: CurveSpec,
@@ -16,16 +17,18 @@ export function followCurve(
 ): { readonly curve: Curve; readonly touched: TouchedLegs } | undefined {
   const reach = REACH[after.kind];
   const n = after.points.length;
-  const legs = n - 1;
-  if (reach === undefined || before.kind !== after.kind || before.closed || after.closed) return undefined;
-  if (before.points.length !== n || curve.breaks.length !== n) return undefined;
+  const { closed } = after;
+  const legs = closed ? n : n - 1;
+  if (reach === undefined || before.kind !== after.kind || before.closed !== closed) return undefined;
+  if (before.points.length !== n || curve.breaks.length !== legs + 1) return undefined;
   let a = 0;
   while (a < n && before.points[a] === after.points[a]) a++;
-  let b = legs;
+  let b = n - 1;
   while (b > a && before.points[b] === after.points[b]) b--;
   if (a === n) return undefined;
-  const [w0, w1] = [Math.max(a - reach - 1, 0), Math.min(b + reach + 1, legs)];
-  const window = compileCurve({ ...after, points: after.points.slice(w0, w1 + 1) });
+  const [w0, w1] = [Math.max(a - reach - 1, 0), Math.min(b + reach + 1, n - 1)];
+  if (closed && (w0 === 0 || w1 === n - 1)) return undefined;
+  const window = compileCurve({ ...after, closed: false, points: after.points.slice(w0, w1 + 1) });
   const count = w1 - w0;
   if (!window.ok || window.value.breaks.length !== count + 1) return undefined;
   const touched = { first: Math.max(a - reach, 0), end: Math.min(b + reach, legs) };
@@ -50,7 +53,7 @@ function spliced(curve: Curve, part: Curve, { first, end }: TouchedLegs, from: n
     out[at + 2]! *= factor;
   };
   return {
-    closed: false,
+    closed: curve.closed,
     breaks,
     pointParams: curve.pointParams,
     pointAt(out, at, u) {

@@ -39,7 +39,10 @@ export function applyPointValues(
   for (let i = 0; i <= intervals; i++) {
     const at = i * FRAME_STRIDE;
     if (roll) turnUp(frames, i, roll(i * step)[0]);
-    const [log, slope] = gauge?.(i * step) ?? [0, 0];
+    frames[at + GAUGE] = 1;
+    frames[at + FLARE] = 0;
+    if (!gauge) continue;
+    const [log, slope] = gauge(i * step);
     frames[at + GAUGE] = Math.exp(log);
     frames[at + FLARE] = Math.exp(log) * slope;
   }

@@ -24,31 +24,42 @@ const MAX_INTERVALS = 16_384;
 /** Samples a measured curve and gives every sample a frame by the rule in `spec`. */
 export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTableOptions = {}): FrameTable {
   const { curve, length } = arc;
-  const kinks = findKinks(arc);
   const intervals = options.intervals ?? countIntervals(arc, options.tolerance ?? length / 2000);
-  const step = length / intervals;
-  const stations = new Float64Array(intervals + 1);
-  for (let i = 0; i <= intervals; i++) stations[i] = i === intervals ? length : i * step;
-  const params = new Float64Array(intervals + 1);
-  fillParams(params, arc, stations);
   const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
-  for (let i = 0; i <= intervals; i++) fillSample(frames, i * FRAME_STRIDE, curve, params[i]!);
-  if (curve.closed) frames.copyWithin(intervals * FRAME_STRIDE, 0, FRAME_STRIDE);
-  addKinks(frames, kinks, intervals, step, curve.closed);
-  const { closingTwist, steep } = frameRule(spec).fillUps(frames, {
-    intervals,
-    step,
-    closed: curve.closed,
-    up: spec.up,
-    surface: options.surface,
-  });
-  const endTwist = spec.ends && !curve.closed ? matchEnds(frames, intervals, step, spec.up, spec.ends) : 0;
+  fillSamples(frames, arc, length / intervals, 0, intervals + 1);
+  const kinks = findKinks(arc, 0, curve.breaks.length - 1);
   const pointStations = Float64Array.from(curve.pointParams, (u) => stationOf(arc, u));
-  applyPointValues(frames, options.points ?? [], pointStations, { intervals, step, closed: curve.closed });
-  fillSides(frames, intervals);
-  fillTwist(frames, intervals, step, curve.closed);
+  return frameSamples(frames, arc, { kinks, pointStations }, spec, options);
+}
+
+/** Writes position, forward and curvature of the samples from `first` up to, but without, `end`; `step` metres apart. */
+export function fillSamples(frames: Float64Array, arc: ArcTable, step: number, first: number, end: number): void {
+  const stations = new Float64Array(Math.max(end - first, 0));
+  for (let k = 0; k < stations.length; k++) stations[k] = Math.min((first + k) * step, arc.length);
+  const params = new Float64Array(stations.length);
+  fillParams(params, arc, stations);
+  for (let k = 0; k < stations.length; k++) fillSample(frames, (first + k) * FRAME_STRIDE, arc.curve, params[k]!);
+}
+
+/** The frame table of samples that have their positions, forwards and curvatures; they become the table's own. */
+export function frameSamples(
+  frames: Float64Array,
+  arc: ArcTable,
+  { kinks, pointStations }: Pick<FrameTable, 'kinks' | 'pointStations'>,
+  spec: FrameSpec,
+  { points = [], surface }: Pick<FrameTableOptions, 'points' | 'surface'>,
+): FrameTable {
+  const { curve, length, planLength } = arc;
   const { closed } = curve;
-  const { planLength } = arc;
+  const intervals = frames.length / FRAME_STRIDE - 1;
+  const step = length / intervals;
+  if (closed) frames.copyWithin(intervals * FRAME_STRIDE, 0, FRAME_STRIDE);
+  addKinks(frames, kinks, intervals, step, closed);
+  const { closingTwist, steep } = frameRule(spec).fillUps(frames, { intervals, step, closed, up: spec.up, surface });
+  const endTwist = spec.ends && !closed ? matchEnds(frames, intervals, step, spec.up, spec.ends) : 0;
+  applyPointValues(frames, points, pointStations, { intervals, step, closed });
+  fillSides(frames, intervals);
+  fillTwist(frames, intervals, step, closed);
   return { closed, intervals, step, frames, length, planLength, pointStations, kinks, closingTwist, steep, endTwist };
 }
 
@@ -70,7 +81,7 @@ function countIntervals(arc: ArcTable, tolerance: number): number {
 }
 
 /** Writes position, forward and curvature vector at u. Where the speed is zero, forward is the limit from just inside. */
-export function fillSample(out: Float64Array, at: number, curve: Curve, u: number): void {
+function fillSample(out: Float64Array, at: number, curve: Curve, u: number): void {
   curve.pointAt(out, at, u);
   const fromLeft = u >= 1;
   curve.velocityAt(out, at + FORWARD, u, fromLeft);
@@ -94,12 +105,12 @@ export function fillSample(out: Float64Array, at: number, curve: Curve, u: numbe
 
 const squared = (v: Float64Array, at: number): number => v[at]! ** 2 + v[at + 1]! ** 2 + v[at + 2]! ** 2;
 
-function findKinks({ curve, length, ...rest }: ArcTable): Kink[] {
+/** The corners at the breaks from `from` to `to`; a closed path's seam is its break 0. */
+export function findKinks(arc: ArcTable, from: number, to: number): Kink[] {
+  const { curve } = arc;
   const v = new Float64Array(6);
   const kinks: Kink[] = [];
-  const arc = { curve, length, ...rest };
-  const last = curve.breaks.length - 1;
-  for (let i = curve.closed ? 0 : 1; i < last; i++) {
+  for (let i = Math.max(from, curve.closed ? 0 : 1); i <= Math.min(to, curve.breaks.length - 2); i++) {
     curve.velocityAt(v, 0, i === 0 ? 1 : curve.breaks[i]!, true);
     curve.velocityAt(v, 3, curve.breaks[i]!);
     const crossed = Math.hypot(
@@ -133,7 +144,7 @@ function addKinks(
 }
 
 /** Side = forward x up. */
-export function fillSides(frames: Float64Array, intervals: number): void {
+function fillSides(frames: Float64Array, intervals: number): void {
   for (let i = 0; i <= intervals; i++) {
     const a = i * FRAME_STRIDE;
     const fx = frames[a + 3]!;
@@ -149,7 +160,7 @@ export function fillSides(frames: Float64Array, intervals: number): void {
 }
 
 /** Twist = up' . side, by central differences. */
-export function fillTwist(frames: Float64Array, intervals: number, step: number, closed: boolean): void {
+function fillTwist(frames: Float64Array, intervals: number, step: number, closed: boolean): void {
   for (let i = 0; i <= intervals; i++) {
     const a = i > 0 ? i - 1 : closed ? intervals - 1 : 0;
     const b = i < intervals ? i + 1 : closed ? 1 : intervals;

@@ -7,9 +7,10 @@ import { followCurve } from '../curve/follow-curve';
 import type { CurveSpec } from '../curve/registry';
 import type { Vec3 } from '../math/vec3';
 import { compiled } from '../testing/runs';
+import { ball } from '../testing/surfaces';
 import { buildFrameTable } from './build-frame-table';
 import { followTable, frameBase } from './follow-table';
-import { FRAME_STRIDE, UP } from './frame-table';
+import { FRAME_STRIDE, GAUGE, UP } from './frame-table';
 import type { FrameSpec } from './registry';
 
 const N = 300;
@@ -27,9 +28,10 @@ const spec = (rule: FrameSpec['rule'], change: Partial<FrameSpec> = {}): FrameSp
   up: [0, 1, 0],
   ...change,
 });
+const options = (curve: CurveSpec) => ({ points: curve.points, surface: ball(5) });
 const baseOf = (curve: CurveSpec, frames: FrameSpec) => {
   const arc = buildArcTable(compiled(curve));
-  return frameBase(arc, buildFrameTable(arc, frames, { tolerance: TOLERANCE }), frames);
+  return frameBase(arc, buildFrameTable(arc, frames, { tolerance: TOLERANCE, ...options(curve) }));
 };
 const nudged = (curve: CurveSpec, i: number, by: Vec3 = [0.1, 0.2, -0.1]) =>
   movePoint(curve, i, curve.points[i]!.position.map((v, k) => v + by[k]!) as unknown as Vec3);
@@ -56,56 +58,90 @@ function expectSame(a: Curve, b: Curve): void {
 }
 
 describe('the frame table of an edited path', () => {
-  const edits: [string, (curve: CurveSpec) => CurveSpec][] = [
-    ['one point in the middle', (curve) => nudged(curve, 150)],
-    ['the last point', (curve) => nudged(curve, N - 1)],
-    ['twenty points together', (curve) => transformPoints(curve, Array.from({ length: 20 }, (_, k) => 60 + k), { kind: 'move', by: [0, 0.2, 0.1] })], // prettier-ignore
-  ];
-  it.each(edits.flatMap(([name, edit]) => (['upright', 'leastTwist'] as const).map((rule) => ({ name, edit, rule }))))(
-    'is what building it anew gives, to within its tolerance: $name, $rule',
-    ({ edit, rule }) => {
-      const before = path();
-      const base = baseOf(before, spec(rule));
+  const closed = (): CurveSpec => ({
+    kind: 'smooth',
+    closed: true,
+    points: Array.from({ length: N }, (_, i) => {
+      const [angle, radius] = [(i / N) * 2 * Math.PI, 60 + Math.sin(i * 0.9)];
+      return { position: [radius * Math.cos(angle), Math.sin(i / 3), radius * Math.sin(angle)] as Vec3 };
+    }),
+  });
+  /** With a corner before the touched place, one in it and one after it. */
+  const cornered = (): CurveSpec => {
+    const handles = changeKind(path(), 'handles');
+    const points = handles.points.map((point, i) => ([40, 150, 260].includes(i) ? { ...point, handleOut: [0.2, 0.6, 0] as Vec3, broken: true as const } : point)); // prettier-ignore
+    return { ...handles, points };
+  };
+  const valued = (): CurveSpec => {
+    const plain = path();
+    const values = new Map([[20, { roll: 0.5 }], [149, { roll: -0.4, gauge: 2 }], [200, { gauge: 0.5 }]]); // prettier-ignore
+    return { ...plain, points: plain.points.map((point, i) => ({ ...point, ...values.get(i) })) };
+  };
+  const twenty = (curve: CurveSpec) => transformPoints(curve, Array.from({ length: 20 }, (_, k) => 60 + k), { kind: 'move', by: [0, 0.2, 0.1] }); // prettier-ignore
+  const one = (curve: CurveSpec) => nudged(curve, 150);
+  const ends = { start: 0.2, end: 1 };
+
+  it.each([
+    {
+      name: 'one point in the middle',
+      of: path,
+      edit: one,
+      rules: ['upright', 'leastTwist', 'faceBend', 'sitOnGuide'],
+    },
+    { name: 'the first point', of: path, edit: (curve: CurveSpec) => nudged(curve, 0), rules: ['leastTwist'] },
+    { name: 'the last point', of: path, edit: (curve: CurveSpec) => nudged(curve, N - 1), rules: ['upright', 'leastTwist'] }, // prettier-ignore
+    { name: 'twenty points together', of: path, edit: twenty, rules: ['upright', 'leastTwist'] },
+    { name: 'one of a round', of: closed, edit: one, rules: ['upright', 'leastTwist', 'faceBend'] },
+    { name: 'one beside corners', of: cornered, edit: one, rules: ['upright', 'leastTwist'] },
+    { name: 'one with roll and gauge', of: valued, edit: one, rules: ['upright', 'leastTwist'] },
+    { name: 'a corner between straight legs', of: () => path({ kind: 'straight' }), edit: one, rules: ['leastTwist'] },
+    { name: 'matched ends', of: path, edit: one, rules: ['leastTwist'], ends },
+  ] as const)('is what building it anew gives, to within its tolerance: $name', ({ of, edit, rules, ...change }) => {
+    for (const rule of rules) {
+      const before = of();
+      const frames = spec(rule, 'ends' in change ? { ends: change.ends } : {});
+      const base = baseOf(before, frames);
       const edited = edit(before);
       const curve = compiled(edited);
-      const part = followCurve(before, base.arc.curve, edited)!;
-      expectSame(part.curve, curve);
-      const followed = followTable(base, part.curve, part.touched)!;
-      const anew = buildFrameTable(buildArcTable(curve), spec(rule), { intervals: base.table.intervals });
-      expect(followed.arc.length).toBeCloseTo(anew.length, 9);
-      expect(followed.table.planLength).toBeCloseTo(anew.planLength, 6);
-      anew.pointStations.forEach((s, i) => expect(Math.abs(followed.table.pointStations[i]! - s)).toBeLessThan(1e-8));
-      let [place, up] = [0, 0];
-      for (let i = 0; i <= anew.intervals; i++) {
+      const part = followCurve(before, base.arc.curve, edited);
+      if (part) expectSame(part.curve, curve);
+      else expect(before.kind).toBe('straight');
+      const table = followTable(base, part?.curve ?? curve, frames, { known: part?.touched, ...options(edited) })!;
+      const { intervals } = base.table;
+      const anew = buildFrameTable(buildArcTable(curve), frames, { intervals, ...options(edited) });
+      expect(table.length).toBeCloseTo(anew.length, 8);
+      expect(table.planLength).toBeCloseTo(anew.planLength, 6);
+      expect(table.kinks.map(({ angle }) => angle)).toEqual(
+        anew.kinks.map(({ angle }) => expect.closeTo(angle, 6) as number),
+      );
+      anew.pointStations.forEach((s, i) => expect(Math.abs(table.pointStations[i]! - s)).toBeLessThan(1e-8));
+      const most = { place: 0, up: 0, gauge: 0 };
+      for (let i = 0; i <= intervals; i++) {
         const at = i * FRAME_STRIDE;
         const off = (k: number) =>
-          Math.hypot(...[0, 1, 2].map((c) => anew.frames[at + k + c]! - followed.table.frames[at + k + c]!));
-        place = Math.max(place, off(0));
-        up = Math.max(up, off(UP));
+          Math.hypot(...[0, 1, 2].map((c) => anew.frames[at + k + c]! - table.frames[at + k + c]!));
+        most.place = Math.max(most.place, off(0));
+        most.up = Math.max(most.up, off(UP));
+        most.gauge = Math.max(most.gauge, Math.abs(anew.frames[at + GAUGE]! - table.frames[at + GAUGE]!));
       }
-      expect(place).toBeLessThan(TOLERANCE);
-      expect(up).toBeLessThan(0.01);
-    },
-  );
+      expect(most.place).toBeLessThan(TOLERANCE);
+      // Facing the bend differs by 0.05 between tables anew too, whose samples are spaced a little otherwise: it hangs on bends that jump.
+      expect(most.up).toBeLessThan(rule === 'faceBend' ? 0.06 : 0.01);
+      expect(most.gauge).toBeLessThan(1e-6);
+    }
+  });
 
   it('is built anew where it could be another one', () => {
-    const curve = compiled(nudged(path(), 150));
     const plain = path();
-    expect(followTable(baseOf(plain, spec('faceBend')), curve)).toBeUndefined();
-    expect(followTable(baseOf(plain, spec('leastTwist', { ends: { start: 0, end: 1 } })), curve)).toBeUndefined();
-    expect(followTable(baseOf(plain, spec('leastTwist')), compiled(nudged(plain, 0)))).toBeUndefined();
-    expect(followTable(baseOf(plain, spec('upright')), compiled(nudged(plain, 150, [0, 9, 0])))).toBeUndefined(); // too sharp for the samples
-    const closed = path({ closed: true });
-    expect(followTable(baseOf(closed, spec('leastTwist')), compiled(nudged(closed, 9)))).toBeUndefined();
-    const corners = path({ kind: 'straight' });
-    expect(followTable(baseOf(corners, spec('leastTwist')), compiled(nudged(corners, 9)))).toBeUndefined();
-    const fewer = { ...plain, points: plain.points.slice(1) };
-    expect(followTable(baseOf(plain, spec('leastTwist')), compiled(fewer))).toBeUndefined();
-    const handles = changeKind(plain, 'handles');
-    const broken = handles.points.map((point, i) => (i === 150 ? { ...point, handleOut: [0, 1, 0] as Vec3, broken: true as const } : point)); // prettier-ignore
-    const cornered = compiled({ ...handles, points: broken });
-    expect(followTable(baseOf(handles, spec('upright')), cornered)).toBeUndefined();
+    const frames = spec('upright');
+    const base = baseOf(plain, frames);
+    expect(followTable(base, compiled(nudged(plain, 150, [0, 9, 0])), frames)).toBeUndefined(); // too sharp for the samples
+    expect(followTable(base, compiled({ ...plain, points: plain.points.slice(1) }), frames)).toBeUndefined();
     const all = transformPoints(plain, plain.points.map((_, i) => i), { kind: 'scale', about: [0, 0, 0], by: [1, 2, 1] }); // prettier-ignore
-    expect(followTable(baseOf(plain, spec('leastTwist')), compiled(all))).toBeUndefined();
+    expect(followTable(base, compiled(all), frames)).toBeUndefined();
+    const round = closed();
+    const seam = nudged(round, 1);
+    const part = followCurve(round, compiled(round), seam);
+    expect(part).toBeUndefined();
   });
 });

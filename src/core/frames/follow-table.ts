@@ -1,48 +1,60 @@
-import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
-import { followArc, touchedLegs, touchedStations, type TouchedLegs } from '../curve/follow-arc';
+import { stationOf, type ArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
-import { normalize } from '../math/vec3';
-import { KINK_ANGLE, STEEP_ANGLE } from '../math/tolerance';
-import { fillSample, fillSides, fillTwist } from './build-frame-table';
-import { angleFromUp, carryUp, setUp, turnUpBy } from './double-reflection';
-import { fillFrame } from './fill-frame';
-import { CURVATURE, FORWARD, FRAME_STRIDE, GAUGE, UP, type FrameTable } from './frame-table';
+import { followArc, touchedLegs, touchedStations, type TouchedLegs } from '../curve/follow-arc';
+import { fillSamples, findKinks, frameSamples, type FrameTableOptions } from './build-frame-table';
+import { CURVATURE, FORWARD, FRAME_STRIDE, type FrameTable } from './frame-table';
 import type { FrameSpec } from './registry';
 
-/** A curve measured and framed exactly: what edits of it can follow. */
+/** A curve measured and sampled exactly: what edits of it can follow. */
 export interface FrameBase {
   readonly arc: ArcTable;
-  readonly table: FrameTable;
-  readonly spec: FrameSpec;
-  /** Curvature up to which its samples are near enough to each other, 1/m. */
+  readonly table: Pick<FrameTable, 'intervals' | 'step' | 'length' | 'kinks' | 'pointStations'>;
+  /** Its samples, of which positions, forwards and curvatures are read. */
+  readonly samples: Float64Array;
+  /** Curvature up to which they are near enough to each other, 1/m. */
   readonly sharpest: number;
 }
 
-export const frameBase = (arc: ArcTable, table: FrameTable, spec: FrameSpec): FrameBase => ({
-  arc,
-  table,
-  spec,
-  sharpest: sharpestOf(table),
-});
+/** What follows from a table that was built anew. */
+export function frameBase(arc: ArcTable, table: FrameTable): FrameBase {
+  const { step, kinks, intervals } = table;
+  let samples = table.frames;
+  if (kinks.length > 0) {
+    // Beside corners a table holds their turn for the bend; here the bend itself is needed.
+    samples = samples.slice();
+    for (const { station } of kinks) {
+      const i = Math.min(Math.floor(station / step), intervals - 1);
+      fillSamples(samples, arc, step, i, i + 2);
+    }
+  }
+  let most = 2 / table.length;
+  for (let i = 0; i <= intervals; i++) most = Math.max(most, curvatureOf(samples, i));
+  return { arc, table, samples, sharpest: most * SHARPER };
+}
+
+const SHARPER = 1.3;
 
 /** More of the path than this is not followed but built anew. */
 const MOST_TOUCHED = 0.25;
 
 /**
- * The frame table of an edited curve; `known` = the legs that the edit touched, where that is known. Touched legs are sampled exactly;
- * frames of the others are taken from the table before, between whose samples they are blended, shifted along the path and, for least
- * twist, turned as one. Undefined where that would not be the same to within the table's tolerance: closed paths, corners, steep places, other rules, values of points, and edits of much of the path.
+ * The frame table of an edited curve; `known` = the legs that the edit touched, where that is known. Touched legs are sampled exactly, the
+ * samples of the others are taken from those before, between which they are blended, and shifted along the path; then the rule gives all
+ * of them their frames. Undefined where that would not be the same to within the table's tolerance: paths that have other legs, edits of much
+ * of the path, and bends sharper than the samples are spaced for.
  */
 export function followTable(
-  { arc: before, table, spec, sharpest }: FrameBase,
+  base: FrameBase,
   curve: Curve,
-  known?: TouchedLegs,
-): { arc: ArcTable; table: FrameTable } | undefined {
-  const isLocal = (spec.rule === 'upright' || spec.rule === 'leastTwist') && !spec.ends;
-  if (!isLocal || table.closed || table.kinks.length > 0 || table.steep.length > 0) return undefined;
+  spec: FrameSpec,
+  {
+    known,
+    ...options
+  }: Pick<FrameTableOptions, 'points' | 'surface'> & { readonly known?: TouchedLegs | undefined } = {},
+): FrameTable | undefined {
+  const { arc: before, table, sharpest } = base;
   const touched = known ?? touchedLegs(before.curve, curve);
   if (!touched || touched.end - touched.first > (curve.breaks.length - 1) * MOST_TOUCHED) return undefined;
-  if (hasCorner(curve, touched)) return undefined;
   const arc = followArc(before, curve, touched);
   const { from, oldTo, to } = touchedStations(before, arc, touched);
   const shift = to - oldTo;
@@ -53,89 +65,58 @@ export function followTable(
   const isToEnd = touched.end === curve.breaks.length - 1;
   // The first sample beyond the touched legs.
   const last = isToEnd ? intervals + 1 : Math.min(Math.max(Math.ceil(to / step), first), intervals + 1);
-  for (let i = 0; i < first; i++) fillFrame(frames, i * FRAME_STRIDE, table, i * step);
-  for (let i = last; i <= intervals; i++) fillFrame(frames, i * FRAME_STRIDE, table, i * step - shift);
-  if (!fillTouched(frames, arc, step, first, last, sharpest)) return undefined;
-  if (!fillUps(frames, spec, first, last, intervals)) return undefined;
-  fillSides(frames, intervals);
-  fillTwist(frames, intervals, step, false);
+  for (let i = 0; i < first; i++) blend(frames, i, base, i * step);
+  for (let i = last; i <= intervals; i++) blend(frames, i, base, i * step - shift);
+  fillSamples(frames, arc, step, first, last);
+  for (let i = first; i < last; i++) if (curvatureOf(frames, i) > sharpest) return undefined;
+  const untouched = table.kinks.filter(({ station }) => station < from - step * 1e-6 || station > oldTo + step * 1e-6);
+  const carried = untouched.map((kink) => (kink.station < from ? kink : { ...kink, station: kink.station + shift }));
+  for (const { station } of carried) exactAround(frames, arc, step, station);
+  const kinks = [...carried, ...findKinks(arc, touched.first, touched.end)].sort((a, b) => a.station - b.station);
   const pointStations = Float64Array.from(curve.pointParams, (u, i) => {
     const s = table.pointStations[i]!;
     return s <= from ? s : s >= oldTo ? s + shift : stationOf(arc, u);
   });
-  const { length, planLength } = arc;
-  return { arc, table: { ...table, step, frames, length, planLength, pointStations } };
+  return frameSamples(frames, arc, { kinks, pointStations }, spec, options);
 }
 
-/** Whether touched legs meet, or meet the others, in a corner. */
-function hasCorner(curve: Curve, { first, end }: TouchedLegs): boolean {
-  const v = new Float64Array(6);
-  for (let i = Math.max(first, 1); i <= Math.min(end, curve.breaks.length - 2); i++) {
-    curve.velocityAt(v, 0, curve.breaks[i]!, true);
-    curve.velocityAt(v, 3, curve.breaks[i]!);
-    const along = v[0]! * v[3]! + v[1]! * v[4]! + v[2]! * v[5]!;
-    const both = Math.hypot(v[0]!, v[1]!, v[2]!) * Math.hypot(v[3]!, v[4]!, v[5]!);
-    if (!(along > both * Math.cos(KINK_ANGLE))) return true;
-  }
-  return false;
+/** Samples whose neighbours before lay on either side of a corner are not blended. */
+function exactAround(frames: Float64Array, arc: ArcTable, step: number, station: number): void {
+  const i = Math.floor(station / step);
+  fillSamples(frames, arc, step, Math.max(i - 1, 0), Math.min(i + 3, frames.length / FRAME_STRIDE));
 }
 
-/** Samples the touched legs; false where they bend more than any bend that the samples were spaced for. */
-function fillTouched(
-  frames: Float64Array,
-  arc: ArcTable,
-  step: number,
-  first: number,
-  last: number,
-  most: number,
-): boolean {
-  const count = last - first;
-  const stations = Float64Array.from({ length: count }, (_, k) => Math.min((first + k) * step, arc.length));
-  const params = new Float64Array(count);
-  fillParams(params, arc, stations);
-  for (let k = 0; k < count; k++) {
-    const at = (first + k) * FRAME_STRIDE;
-    fillSample(frames, at, arc.curve, params[k]!);
-    frames[at + GAUGE] = 1;
-    if (curvatureOf(frames, at) > most) return false;
-  }
-  return true;
+function curvatureOf(frames: Float64Array, i: number): number {
+  const at = i * FRAME_STRIDE + CURVATURE;
+  return Math.sqrt(frames[at]! * frames[at]! + frames[at + 1]! * frames[at + 1]! + frames[at + 2]! * frames[at + 2]!);
 }
 
-const curvatureOf = (frames: Float64Array, at: number): number =>
-  Math.sqrt(frames[at + CURVATURE]! ** 2 + frames[at + CURVATURE + 1]! ** 2 + frames[at + CURVATURE + 2]! ** 2);
-
-/** The sharpest bend of a table, and somewhat more. */
-function sharpestOf({ frames, intervals, length }: FrameTable): number {
-  let most = 2 / length;
-  for (let i = 0; i <= intervals; i++) most = Math.max(most, curvatureOf(frames, i * FRAME_STRIDE));
-  return most * SHARPER;
-}
-
-const SHARPER = 1.3;
-
-/** Within so many times the steep angle the rule may have to spread what upright turns: such paths are built anew. */
-const NEARLY_STEEP = 4;
-
-function fillUps(frames: Float64Array, spec: FrameSpec, first: number, last: number, intervals: number): boolean {
-  if (spec.rule === 'upright') {
-    const up = normalize(spec.up, [0, 1, 0]);
-    const limit = Math.cos(NEARLY_STEEP * STEEP_ANGLE);
-    for (let i = first; i < last; i++) {
-      const at = i * FRAME_STRIDE + FORWARD;
-      if (Math.abs(frames[at]! * up[0] + frames[at + 1]! * up[1] + frames[at + 2]! * up[2]) > limit) return false;
-      setUp(frames, i, ...up);
-    }
-    return true;
-  }
-  if (first === 0) return false; // the frame that all others follow from is itself touched
-  for (let i = first; i < last; i++) carryUp(frames, i - 1, i);
-  if (last > intervals) return true;
-  const at = last * FRAME_STRIDE + UP;
-  const [x, y, z] = [frames[at]!, frames[at + 1]!, frames[at + 2]!];
-  carryUp(frames, last - 1, last);
-  const angle = -angleFromUp(frames, last, x, y, z);
-  const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  for (let i = last + 1; i <= intervals; i++) turnUpBy(frames, i, c, s);
-  return true;
+/** Sample `to` of `out`, between the base's samples at station `s`: a cubic through places and tangents, directions and bends blended. */
+function blend(out: Float64Array, to: number, { samples, table }: FrameBase, s: number): void {
+  const { intervals, step } = table;
+  const x = Math.min(Math.max(s / step, 0), intervals);
+  const i = Math.min(Math.floor(x), intervals - 1);
+  const t = x - i;
+  const q = 1 - t;
+  const at = to * FRAME_STRIDE;
+  const a = i * FRAME_STRIDE;
+  const b = a + FRAME_STRIDE;
+  const h00 = (1 + 2 * t) * q * q;
+  const h10 = t * q * q * step;
+  const h01 = t * t * (3 - 2 * t);
+  const h11 = -t * t * q * step;
+  const [p, f, k] = [a + FORWARD, b + FORWARD, at + FORWARD]; // written out by axis: this is done for every sample of a long path
+  out[at] = h00 * samples[a]! + h10 * samples[p]! + h01 * samples[b]! + h11 * samples[f]!;
+  out[at + 1] = h00 * samples[a + 1]! + h10 * samples[p + 1]! + h01 * samples[b + 1]! + h11 * samples[f + 1]!;
+  out[at + 2] = h00 * samples[a + 2]! + h10 * samples[p + 2]! + h01 * samples[b + 2]! + h11 * samples[f + 2]!;
+  const x1 = q * samples[p]! + t * samples[f]!;
+  const y1 = q * samples[p + 1]! + t * samples[f + 1]!;
+  const z1 = q * samples[p + 2]! + t * samples[f + 2]!;
+  const scale = 1 / Math.sqrt(x1 * x1 + y1 * y1 + z1 * z1);
+  out[k] = x1 * scale;
+  out[k + 1] = y1 * scale;
+  out[k + 2] = z1 * scale;
+  out[at + CURVATURE] = q * samples[a + CURVATURE]! + t * samples[b + CURVATURE]!;
+  out[at + CURVATURE + 1] = q * samples[a + CURVATURE + 1]! + t * samples[b + CURVATURE + 1]!;
+  out[at + CURVATURE + 2] = q * samples[a + CURVATURE + 2]! + t * samples[b + CURVATURE + 2]!;
 }

@@ -43,16 +43,19 @@ function closingTurn(frames: Float64Array, intervals: number, about: number): nu
 function facing(frames: Float64Array, intervals: number) {
   const angles = new Float64Array(intervals + 1);
   const weights = new Float64Array(intervals + 1);
-  const bend = (i: number) => frames.subarray(i * FRAME_STRIDE + CURVATURE, i * FRAME_STRIDE + CURVATURE + 3);
   let most = 0;
-  for (let i = 0; i <= intervals; i++) most = Math.max(most, (weights[i] = bend(i).reduce((sum, k) => sum + k * k, 0)));
+  for (let i = 0, at = CURVATURE; i <= intervals; i++, at += FRAME_STRIDE) {
+    const [x, y, z] = [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+    weights[i] = x * x + y * y + z * z;
+    most = Math.max(most, weights[i]!);
+  }
   let last: number | undefined;
   for (let i = 0; i <= intervals; i++) {
     weights[i] = most > 0 ? weights[i]! / most : 0;
     if (weights[i]! < LEAST_WEIGHT) weights[i] = 0;
     else {
-      const [x, y, z] = bend(i) as unknown as [number, number, number];
-      const angle = angleFromUp(frames, i, x, y, z);
+      const at = i * FRAME_STRIDE + CURVATURE;
+      const angle = angleFromUp(frames, i, frames[at]!, frames[at + 1]!, frames[at + 2]!);
       last = last === undefined ? angle : angle + 2 * Math.PI * Math.round((last - angle) / (2 * Math.PI));
     }
     angles[i] = last ?? 0;
