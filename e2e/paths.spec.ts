@@ -58,20 +58,26 @@ test('a pivot at a place of its own catches on a point; an axis key scales in on
   await disc(page, 4).click({ modifiers: ['Control'] });
   await page.getByLabel('Turn and scale about').click();
   await page.getByRole('option', { name: 'a place of its own' }).click();
+  await expect(page.locator('.MuiPopover-root')).toHaveCount(0); // it keeps the pointer until it has faded
   const pivot = page.getByRole('button', { name: 'Pivot' });
+  const start = (await page.getByRole('button', { name: 'Middle of 2 points' }).boundingBox())!;
+  await expect.poll(async () => Math.round((await pivot.boundingBox())!.x - start.x)).toBe(-3); // where it is drawn first: over the middle
   const [from, one] = [(await pivot.boundingBox())!, await middleOf(page, 1)];
   await page.mouse.move(from.x + 8, from.y + 8);
   await page.mouse.down();
   await page.mouse.move(one.x + 2, one.y - 1, { steps: 4 });
   await page.mouse.up();
-  const at = (await pivot.boundingBox())!;
-  expect(Math.hypot(at.x + 8 - one.x, at.y + 8 - one.y)).toBeLessThan(1);
+  const away = async () => {
+    const at = (await pivot.boundingBox())!;
+    return Math.hypot(at.x + 8 - one.x, at.y + 8 - one.y);
+  };
+  await expect.poll(away).toBeLessThan(1);
   const middle = (axis: string) => page.getByLabel(`Middle ${axis}`).inputValue().then(parseFloat);
   const [x, z] = [await middle('x'), await middle('z')];
   await page.getByLabel('Scale by').fill('3');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Scale', exact: true }).click();
-  const start = (x - (await middle('x')) / 3) / (1 - 1 / 3); // where x' = start + 3 (x - start) has the start
+  const origin = (x - (await middle('x')) / 3) / (1 - 1 / 3); // of x' = origin + 3 (x - origin)
   await page.getByRole('button', { name: 'Undo' }).click();
   await settled(page);
   const grip = (await page.getByRole('button', { name: 'Scale the chosen points' }).boundingBox())!;
@@ -83,10 +89,10 @@ test('a pivot at a place of its own catches on a point; an axis key scales in on
   await expect(page.getByText('2.00 times along x')).toBeVisible();
   await page.keyboard.press('Enter');
   await page.mouse.up();
-  expect(await middle('x')).toBeCloseTo(start + 2 * (x - start), 1);
+  expect(await middle('x')).toBeCloseTo(origin + 2 * (x - origin), 1);
   expect(await middle('z')).toBeCloseTo(z, 2);
   await disc(page, 1).focus(); // the pivot lies over it
-  expect(parseFloat(await page.getByLabel('x', { exact: true }).inputValue())).toBeCloseTo(start, 1);
+  expect(parseFloat(await page.getByLabel('x', { exact: true }).inputValue())).toBeCloseTo(origin, 1);
 });
 
 test('while a point is dragged an axis holds it and a typed number says how far; Escape puts it back', async ({
@@ -114,6 +120,18 @@ test('while a point is dragged an axis holds it and a typed number says how far;
   await page.keyboard.press('Escape');
   await page.mouse.up();
   await expect(x).toHaveValue('5.5 m');
+  // Shift with x: the plane square to it.
+  const height = page.getByLabel('y (up)', { exact: true });
+  const before = parseFloat(await height.inputValue());
+  await page.mouse.move(now.x, now.y);
+  await page.mouse.down();
+  await page.mouse.move(now.x + 10, now.y - 20, { steps: 3 });
+  await page.keyboard.press('Shift+X');
+  await page.mouse.move(now.x + 20, now.y - 60, { steps: 3 });
+  await expect(page.getByText(/square to x/)).toBeVisible();
+  await page.mouse.up();
+  await expect(x).toHaveValue('5.5 m');
+  expect(parseFloat(await height.inputValue())).toBeGreaterThan(before + 0.5);
 });
 
 test('a guide is added, wound round, kept clear of and traced', async ({ page }) => {

@@ -10,7 +10,7 @@ import { useEdit, useGesture, useSession } from '../state/app-context';
 import { readQuantity } from '../fields/quantity';
 import { degrees } from '../format';
 import { usePivot } from '../state/use-pivot';
-import type { DragAt } from './use-disc-drag';
+import { holdWords, type DragAt } from './use-disc-drag';
 import { PathPointDisc } from './PathPointDisc';
 import type { Viewport } from './viewport';
 
@@ -28,7 +28,7 @@ type Which = 'turn' | 'scale';
 
 /**
  * Two grips beside what several points are turned and scaled about: one turns them, the other scales them. x, y or z is the axis of the
- * turn, or the only direction that is scaled; a number typed while one is dragged is the angle, or the factor.
+ * turn, or the only direction that is scaled (with Shift: the one that is not); a number typed while one is dragged is the angle, or the factor.
  */
 export function TurnAndScale({
   viewport,
@@ -51,25 +51,26 @@ export function TurnAndScale({
     view === 'front' ? [[1, 0, 0], [0, -1, 0]] : view === 'side' ? [[0, 0, -1], [0, -1, 0]] : [[1, 0, 0], [0, 0, 1]]; // prettier-ignore
 
   /** What a grip that is dragged to a place asks for, and how that is said. */
-  const asked = (which: Which, now: Grip, to: Vec3, { axis, free, typed = '' }: DragAt): [Transform, string] => {
-    const d = sub(free ?? to, now.about);
-    const name = axis === undefined ? '' : AXIS_NAMES[axis];
+  const asked = (which: Which, now: Grip, to: Vec3, { hold, typed = '' }: DragAt): [Transform, string] => {
+    const d = sub(to, now.about);
     if (which === 'turn') {
       // From right towards the other way than down is how the axis turns.
       const angle = readQuantity(typed, 'angle') ?? Math.atan2(-dot(d, down), dot(d, right));
-      const about = axis === undefined ? VIEW_AXES[view] : AXES[axis];
-      return [{ kind: 'turn', about: now.about, axis: about, angle }, `${degrees(angle)}${name && ` about ${name}`}`];
+      const axis = hold ? AXES[hold.axis] : VIEW_AXES[view];
+      const name = hold ? ` about ${AXIS_NAMES[hold.axis]}` : '';
+      return [{ kind: 'turn', about: now.about, axis, angle }, `${degrees(angle)}${name}`];
     }
     const factor = Math.max(readQuantity(typed, 'plain') ?? dot(d, down) / now.far, 0.01);
-    const by = [0, 1, 2].map((c) => (axis === undefined || axis === c ? factor : 1)) as unknown as Vec3;
-    return [{ kind: 'scale', about: now.about, by }, `${factor.toFixed(2)} times${name && ` along ${name}`}`];
+    const isScaled = (c: number) => !hold || (c === hold.axis) !== hold.isPlane;
+    const by = [0, 1, 2].map((c) => (isScaled(c) ? factor : 1)) as unknown as Vec3;
+    return [{ kind: 'scale', about: now.about, by }, `${factor.toFixed(2)} times${holdWords(hold)}`];
   };
   const handlers = (which: Which) => ({
     select: () => {},
     move: (to: Vec3, at: DragAt) => {
       const now = grip.current;
       if (!now) return;
-      if (!at.typed) setDragged({ which, place: at.free ?? to });
+      if (!at.typed) setDragged({ which, place: to });
       const [by] = asked(which, now, to, at);
       edit((project) => changeCurve(project, path.id, () => transformPoints(now.spec, chosen, by)));
     },

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../core/math/vec3';
+import { AXES, type Vec3 } from '../../core/math/vec3';
 import type { ViewName } from '../state/session-store';
 import type { Viewport } from './viewport';
 
@@ -27,4 +27,23 @@ export function dragTo(
   if (l < 0.05) return undefined; // from straight above nothing goes up or down
   const hit = viewport.onPlane(x, y, from, [dx / l, 0, dz / l]);
   return hit && [from[0], hit[1], from[2]];
+}
+
+/** What a drag is held to: an axis, or the plane square to it. */
+export interface Hold {
+  readonly axis: 0 | 1 | 2;
+  readonly isPlane: boolean;
+}
+
+/** As {@link dragTo}, held; undefined where the plane is seen from its edge. */
+export function dragHeld(
+  viewport: Viewport,
+  view: ViewName,
+  { axis, isPlane }: Hold,
+  x: number,
+  y: number,
+  from: Vec3,
+): Vec3 | undefined {
+  const to = isPlane ? viewport.onPlane(x, y, from, AXES[axis]) : dragTo(viewport, view, x, y, from, axis === 1);
+  return to && (to.map((v, c) => ((c === axis) === isPlane ? from[c]! : v)) as unknown as Vec3);
 }

@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { normalize, scale, add, sub, type Vec3 } from '../../core/math/vec3';
+import { add, AXES, normalize, scale, sub, type Vec3 } from '../../core/math/vec3';
 import { readQuantity } from '../fields/quantity';
 import { metres } from '../format';
 import type { ViewName } from '../state/session-store';
-import { dragTo } from './drag-plane';
+import { dragHeld, dragTo, type Hold } from './drag-plane';
 import type { Viewport } from './viewport';
 
 /** Where the pointer is while it drags. */
@@ -12,10 +12,7 @@ export interface DragAt {
   readonly y: number;
   /** The place is exact already: held to an axis, or typed. */
   readonly isExact: boolean;
-  /** The axis that the drag is held to. */
-  readonly axis?: 0 | 1 | 2 | undefined;
-  /** Where it would be without the axis and what was typed. */
-  readonly free?: Vec3 | undefined;
+  readonly hold?: Hold | undefined;
   /** What was typed while dragging. */
   readonly typed?: string;
 }
@@ -27,26 +24,26 @@ interface Drag {
   readonly grab: { readonly dx: number; readonly dy: number };
   readonly pressed: { readonly x: number; readonly y: number };
   at: { x: number; y: number; isUpright: boolean };
-  axis: 0 | 1 | 2 | undefined;
+  hold: Hold | undefined;
   typed: string;
   hasMoved: boolean;
 }
 
-const AXES = ['x', 'y', 'z'];
+const NAMES = ['x', 'y', 'z'];
 /** Pixels that a press may move and still be a click. */
 const STILL = 3;
 
 export interface DragHandlers {
   readonly move: (to: Vec3, at: DragAt) => void;
-  /** What is said beside the disc while it is dragged, in place of how far it went. */
+  /** What is said beside the disc while it is dragged. Such a disc follows the pointer: what holds and numbers mean to it is its own matter. */
   readonly tell?: (to: Vec3, at: DragAt) => string;
   readonly begin: () => void;
   readonly end: (hasMoved: boolean) => void;
 }
 
 /**
- * Dragging a disc over the scene: along the ground or the view, with Shift up and down; x, y or z holds it to that axis, and a number typed
- * while it is dragged is how far it goes. Escape puts it back.
+ * Dragging a disc over the scene: along the ground or the view, with Shift up and down; x, y or z holds it to that axis, with Shift to the
+ * plane square to it, and a number typed while it is dragged is how far it goes. Escape puts it back.
  */
 export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on: DragHandlers) {
   const drag = useRef<Drag | undefined>(undefined);
@@ -60,24 +57,22 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
     return { x: event.clientX - bounds.left, y: event.clientY - bounds.top };
   };
 
-  const apply = ({ from, grab, at, axis, typed }: Drag) => {
-    const isUpright = axis === 1 || (axis === undefined && at.isUpright);
-    const pointed = dragTo(viewport, view, at.x + grab.dx, at.y + grab.dy, from, isUpright);
-    let by: Vec3 | undefined = pointed && sub(pointed, from);
-    if (by && axis !== undefined) by = [0, 1, 2].map((c) => (c === axis ? by![c]! : 0)) as unknown as Vec3;
-    const asked = typed === '' ? undefined : readQuantity(typed, 'length');
-    if (asked !== undefined) {
-      const along: Vec3 =
-        axis === undefined ? normalize(by ?? [1, 0, 0]) : ([0, 1, 2].map((c) => Number(c === axis)) as unknown as Vec3);
-      by = scale(along, asked);
+  const apply = ({ from, grab, at, hold, typed }: Drag) => {
+    const [x, y] = [at.x + grab.dx, at.y + grab.dy];
+    const free = dragTo(viewport, view, x, y, from, at.isUpright);
+    if (on.tell) {
+      if (!free) return;
+      on.move(free, { x, y, isExact: true, hold, typed });
+      return setNote(on.tell(free, { x, y, isExact: true, hold, typed }));
     }
-    const isExact = axis !== undefined || asked !== undefined;
-    const now: DragAt = { x: at.x + grab.dx, y: at.y + grab.dy, isExact, axis, free: pointed, typed };
-    if (by) on.move(add(from, by), now);
-    if (by && on.tell) return setNote(on.tell(add(from, by), now));
-    const along = axis === undefined ? '' : ` along ${AXES[axis]}`;
-    const far = typed !== '' ? typed : metres(by ? Math.hypot(...by) : 0);
-    setNote(axis !== undefined || typed !== '' ? `${far}${along}` : undefined);
+    const to = hold ? dragHeld(viewport, view, hold, x, y, from) : free;
+    let by: Vec3 | undefined = to && sub(to, from);
+    const asked = typed === '' ? undefined : readQuantity(typed, 'length');
+    if (asked !== undefined) by = scale(hold && !hold.isPlane ? AXES[hold.axis] : normalize(by ?? [1, 0, 0]), asked);
+    if (!by) return;
+    on.move(add(from, by), { x, y, isExact: hold !== undefined || asked !== undefined, hold, typed });
+    const far = typed !== '' ? typed : metres(Math.hypot(...by));
+    setNote(hold || typed !== '' ? `${far}${holdWords(hold)}` : undefined);
   };
 
   const finish = () => {
@@ -103,7 +98,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
           grab: { dx: p.x - at.x, dy: p.y - at.y },
           pressed: at,
           at: { ...at, isUpright: event.shiftKey },
-          axis: undefined,
+          hold: undefined,
           typed: '',
           hasMoved: false,
         };
@@ -115,8 +110,9 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
         const at = pointer(event);
         if (!current.hasMoved && Math.hypot(at.x - current.pressed.x, at.y - current.pressed.y) < STILL) return;
         current.hasMoved = true;
-        if (event.shiftKey !== current.at.isUpright) current.from = latest.current;
-        current.at = { ...at, isUpright: event.shiftKey };
+        const isUpright = event.shiftKey && !current.hold;
+        if (isUpright !== current.at.isUpright) current.from = latest.current;
+        current.at = { ...at, isUpright };
         apply(current);
       },
       onPointerUp: finish,
@@ -126,8 +122,8 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
     onKey: (event: KeyboardEvent): boolean => {
       const current = drag.current;
       if (!current) return false;
-      const axis = AXES.indexOf(event.key.toLowerCase());
-      if (axis >= 0) current.axis = current.axis === axis ? undefined : (axis as 0 | 1 | 2);
+      const axis = NAMES.indexOf(event.key.toLowerCase());
+      if (axis >= 0) current.hold = nextHold(current.hold, axis as 0 | 1 | 2, event.shiftKey);
       else if (/^[-\d.,a-z'" ]$/i.test(event.key)) current.typed += event.key;
       else if (event.key === 'Backspace') current.typed = current.typed.slice(0, -1);
       else if (event.key === 'Enter') {
@@ -144,3 +140,11 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, on:
     },
   };
 }
+
+/** The same again lets go. */
+const nextHold = (hold: Hold | undefined, axis: 0 | 1 | 2, isPlane: boolean): Hold | undefined =>
+  hold?.axis === axis && hold.isPlane === isPlane ? undefined : { axis, isPlane };
+
+/** " along x", " square to x", or nothing. */
+export const holdWords = (hold: Hold | undefined): string =>
+  hold ? ` ${hold.isPlane ? 'square to' : 'along'} ${NAMES[hold.axis]}` : '';
