@@ -40,4 +40,23 @@ describe('a file of paths', () => {
     expect(line!.size[0]).toBeCloseTo(99.999, 9);
     expect(line!.size[2]).toBeCloseTo(10, 1);
   });
+
+  it('in the coordinates of a map begins at the origin, and is told to be too far away where it does not', async () => {
+    const brought = await read('kerb.csv', 'easting,northing,height\n500000,5400000,12\n500100,5400000,13');
+    const { placing, note } = summaryOf(brought);
+    expect(placing.toOrigin).toBe(true);
+    expect(note).toMatch(/begins at the origin here/);
+    const [line] = placeLines(brought, placing);
+    expect(line!.curve.points.map(({ position }) => position)).toEqual([[0, 0, 0], [100, 1, 0].map((v) => expect.closeTo(v, 9))]); // prettier-ignore
+    expect(line!.problem).toBeUndefined();
+    expect(placeLines(brought, { ...placing, toOrigin: false })[0]!.problem).toMatchObject({ code: 'paths.too-far' });
+    expect(summaryOf(await read('near.csv', 'x,y,z\n0,0,0\n5,0,0')).placing.toOrigin).toBe(false);
+  });
+
+  it('with more curved legs than a path may have says so', async () => {
+    const d = Array.from({ length: 20_001 }, (_, i) => `q 0.5 ${i % 2 ? 1 : -1} 1 0`).join(' ');
+    const brought = await read('long.svg', `<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 ${d}"/></svg>`);
+    const [line] = placeLines(brought, summaryOf(brought).placing);
+    expect(line!.problem).toMatchObject({ code: 'paths.too-many', facts: { count: 20_002 } });
+  });
 });

@@ -1,6 +1,8 @@
+import { fitsPath, MAX_PATH_POINTS } from '../core/curve/path-spec';
 import { placesAlong } from '../core/curve/places-along';
 import type { CurveSpec } from '../core/curve/registry';
 import { partOf, type OnProgress } from '../core/math/progress';
+import type { Problem } from '../core/math/result';
 import { distance, type Vec3 } from '../core/math/vec3';
 import type { BroughtPath, BroughtPaths } from '../formats/paths/path-format';
 import { looksSmooth, placePath, type Placing } from '../formats/paths/place-paths';
@@ -25,33 +27,51 @@ export interface PlacedLine {
   readonly places: readonly Vec3[];
   readonly length: number;
   readonly size: Vec3;
+  /** Why it can be no path: `paths.too-many` with `count`, `paths.too-far`. */
+  readonly problem?: Problem;
 }
+
+/** A line that lies farther from the file's origin, metres, begins at the scene's unless something else is asked. */
+const FAR = 10_000;
 
 export function summaryOf({ paths, ...of }: BroughtPaths): BroughtFile {
   const lines = paths.slice(0, MOST_LISTED);
+  const unit = of.unit ?? 1;
+  const { far, size } = extent(lines);
+  const isFar = far * unit > FAR;
+  const notes = [of.note, isFar && 'It lies far from the origin of its file, and begins at the origin here.'];
+  const note = notes.filter(Boolean).join(' ');
   const placing: Placing = {
-    unit: of.unit ?? 1,
+    unit,
     plane: 'ground',
     up: of.up ?? 'y',
     isFlat: of.isFlat,
-    tolerance: unseen(lines) * (of.unit ?? 1),
+    tolerance: Number(((size * unit) / UNSEEN).toPrecision(1)),
     isSmooth: lines.every(looksSmooth),
-    toOrigin: false,
+    toOrigin: isFar,
   };
   return {
     ...of,
     lines: lines.map(({ name, kind, closed, points }) => ({ name, kind, closed, count: points.length })),
     count: paths.length,
-    placing: { ...placing, tolerance: Number(placing.tolerance.toPrecision(1)) },
+    placing,
+    ...(note && { note }),
   };
 }
 
-/** As much as nobody sees of lines of that size, in their units. */
-function unseen(lines: readonly BroughtPath[]): number {
+/** A share of their size that nobody sees. */
+const UNSEEN = 4000;
+
+/** How far lines lie from their origin, and how large they are, in their units. */
+function extent(lines: readonly BroughtPath[]) {
   const first = lines[0]!.points[0]!.position;
-  let size = 0;
-  for (const { points } of lines) for (const { position } of points) size = Math.max(size, distance(position, first));
-  return size / 4000;
+  let [far, size] = [0, 0];
+  for (const { points } of lines)
+    for (const { position } of points) {
+      far = Math.max(far, distance(position, [0, 0, 0]));
+      size = Math.max(size, distance(position, first));
+    }
+  return { far, size };
 }
 
 /** The listed lines of a file as paths of the scene. */
@@ -62,10 +82,17 @@ export function placeLines({ paths }: BroughtPaths, placing: Placing, onProgress
   return lines.map((line) => {
     const [from, to] = [before / total, (before += line.points.length) / total];
     const curve = placePath(line, placing, partOf(onProgress, from, from + (to - from) * 0.8));
-    const places = placesAlong(curve);
+    const problem = problemOf(curve);
+    const places = problem ? curve.points.map(({ position }) => position) : placesAlong(curve);
     onProgress?.(to);
-    return { curve, places, ...measured(places) };
+    return { curve, places, ...measured(places), ...(problem && { problem }) };
   });
+}
+
+function problemOf({ points }: CurveSpec): Problem | undefined {
+  if (fitsPath(points)) return undefined;
+  const isMany = points.length > MAX_PATH_POINTS;
+  return { code: isMany ? 'paths.too-many' : 'paths.too-far', path: [], facts: isMany ? { count: points.length } : {} };
 }
 
 function measured(places: readonly Vec3[]): Pick<PlacedLine, 'length' | 'size'> {

@@ -1,3 +1,4 @@
+import { MAX_PATH_POINTS } from '../core/curve/path-spec';
 import type { Problem } from '../core/math/result';
 
 type Facts = Problem['facts'];
@@ -22,10 +23,16 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     'The path could not be pushed out of the guide by itself. Move its points, or give it points of its own in step 2.',
   'points.not-numbers': (f) =>
     `Line ${f.line} holds no three numbers: “${f.text}”. Give x, y and z in metres on every line.`,
+  'points.too-many': () =>
+    `A path has ${count(MAX_PATH_POINTS)} points at most, all within 1,000 km of the origin. Paste fewer, or bring them as a CSV file, which is thinned out.`,
   'points.none': () => 'There are no points to paste. Copy lines of x, y and z in metres.',
   'paths.none': (f) =>
     `${f.file} holds no line with a length. Choose a file with lines, curves or at least two points.`,
   'paths.gone': () => 'The file was put away in the meantime. Choose it again.',
+  'paths.too-many': (f) =>
+    `This line has ${count(f.count)} points; a path has ${count(MAX_PATH_POINTS)} at most. Simplify it, or save it in straight legs, which are thinned out.`,
+  'paths.too-far': () =>
+    'This line goes farther than 1,000 km from the origin. Let it begin at the origin, or choose a smaller unit.',
   'paths.unknown-format': (f) =>
     `${f.file} is no file of paths that Rattan reads (${f.known}). Save it as SVG, DXF or CSV.`,
   'svg.broken': (f) => `${f.file} cannot be read as SVG: ${f.reason}. Save it again from the program it came from.`,
@@ -115,6 +122,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `The body is larger than ${megabytes(f.most)}. Use the command line for a project of this size.`,
   'query.invalid': (f) => `The query value ${f.key} is wrong: ${f.reason}.`,
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
+  'project.unkept': (f) =>
+    `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
   'storage.failed': (f) =>
     `The project could not be saved in this browser: ${f.reason}. Download it from the shelf to be safe.`,
 };

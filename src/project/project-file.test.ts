@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
 import { unwrap } from '../core/testing/runs';
-import { encodeProjectFile, parseProjectFile, projectFileSchema } from './project-file';
+import { encodeProjectFile, parseProjectFile, projectFileSchema, unkept } from './project-file';
 import { causeway } from './samples';
 import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 
@@ -22,6 +22,17 @@ describe('the project file', () => {
     expect(opened.project).toEqual(withMesh());
     expect(opened.assets.get(ID)).toEqual(bytes);
     expect(encodeProjectFile(opened)).toBe(text);
+  });
+
+  it('tells of a project that could not be opened again before it is kept', () => {
+    const project = causeway();
+    expect(unkept(project)).toBeUndefined();
+    const [run, ...rest] = project.runs;
+    const gauge = { ...run!, bending: { ...run!.bending, gauge: NaN } };
+    expect(unkept({ ...project, runs: [gauge, ...rest] })).toMatchObject({
+      code: 'project.unkept',
+      facts: { where: 'runs.0.bending.gauge' },
+    });
   });
 
   it('leaves out meshes that no segment uses', () => {

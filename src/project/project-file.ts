@@ -66,3 +66,11 @@ const toProblem = ({ path, message }: z.core.$ZodIssue): Problem => ({
   path: path.map((key) => (typeof key === 'symbol' ? String(key) : key)),
   facts: { reason: message },
 });
+
+/** What of a project no file and no storage could hold: `project.unkept` with `where` and `reason`; undefined where all is sound. */
+export function unkept(project: Project): Problem | undefined {
+  const parsed = projectSchema.safeParse(project);
+  if (parsed.success) return undefined;
+  const { path, message } = parsed.error.issues[0]!;
+  return { code: 'project.unkept', path: [], facts: { where: path.join('.'), reason: message } };
+}

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import type { Vec3 } from '../math/vec3';
 
-const coordinate = z.number().min(-1e6).max(1e6);
+/** Most metres from the origin, along each axis. */
+const FARTHEST = 1e6;
+const coordinate = z.number().min(-FARTHEST).max(FARTHEST);
 
 /** Metres; each coordinate within a thousand kilometres of the origin. */
 export const vec3Schema = z.tuple([coordinate, coordinate, coordinate]).readonly();
@@ -66,3 +68,14 @@ export interface PathShape {
 
 /** Most points that a path may have. */
 export const MAX_PATH_POINTS = 20_000;
+
+/** Whether a path may have these points: not too many, and none too far away. */
+export const fitsPath = (points: readonly PathPoint[]): boolean =>
+  points.length <= MAX_PATH_POINTS &&
+  points.every(
+    ({ position, handleIn, handleOut, radius = 0 }) =>
+      isNear(position) && (!handleIn || isNear(handleIn)) && (!handleOut || isNear(handleOut)) && radius <= FARTHEST,
+  );
+
+const isNear = ([x, y, z]: Vec3): boolean =>
+  Math.abs(x) <= FARTHEST && Math.abs(y) <= FARTHEST && Math.abs(z) <= FARTHEST;

@@ -93,6 +93,14 @@ describe('ends and points', () => {
     expect(curveOf(pastePoints(causeway(), PATH, -1, points)).points[0]).toEqual(points[0]);
   });
 
+  it('are never more, nor farther away, than a file can hold', () => {
+    const project = causeway();
+    const many = Array.from({ length: 20_000 }, (_, i) => ({ position: [i, 0, 0] as Vec3 }));
+    expect(pastePoints(project, PATH, 0, many)).toBe(project);
+    expect(transform(project, PATH, [2, 3], { kind: 'scale', about: [0, 0, 0], by: [1e6, 1, 1] })).toBe(project);
+    expect(projectSchema.safeParse(pastePoints(project, PATH, 0, many.slice(0, 10_000))).success).toBe(true);
+  });
+
   it('move together and leave the others', () => {
     const moved = curveOf(transform(causeway(), PATH, [2, 3], { kind: 'move', by: [0, 1, 0] })).points;
     const before = curveOf(causeway()).points;

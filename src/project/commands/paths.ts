@@ -13,19 +13,19 @@ import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../co
 import { reversePath } from '../../core/curve/edit/reverse';
 import { splitAt } from '../../core/curve/edit/split';
 import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
-import type { PathPoint } from '../../core/curve/path-spec';
+import { fitsPath, type PathPoint } from '../../core/curve/path-spec';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Path, Project } from '../schema';
 
 export const addPath = (project: Project, path: Path): Project => ({ ...project, paths: [...project.paths, path] });
 
-/** The project with the curve of one path changed; the same project when nothing changed. */
+/** The project with the curve of one path changed; the same project when nothing changed, or no path may have such points. */
 export function changeCurve(project: Project, id: string, change: (curve: CurveSpec) => CurveSpec): Project {
   const path = project.paths.find((p) => p.id === id);
   if (!path) return project;
   const curve = change(path.curve as CurveSpec) as Path['curve'];
-  if (curve === path.curve) return project;
+  if (curve === path.curve || !fitsPath(curve.points)) return project;
   return { ...project, paths: project.paths.map((p) => (p.id === id ? { ...p, curve } : p)) };
 }
 

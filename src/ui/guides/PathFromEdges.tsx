@@ -3,6 +3,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { thinned } from '../../core/curve/tidy/thin-out';
+import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
 import { edgeChains, type EdgeChain } from '../../core/guides/edge-chains';
 import { changeCurve } from '../../project/commands/paths';
 import type { Guide } from '../../project/schema';
@@ -52,6 +53,7 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
     const traced = thinned(
       points.map((position) => ({ position })),
       length * TRACE_SHARE,
+      { most: MAX_PATH_POINTS },
     );
     edit((project) => changeCurve(project, path, () => ({ kind: 'straight', closed, points: traced })));
     set({ hint: [], point: undefined, step: 'path' });

@@ -3,6 +3,7 @@
 import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import type { BroughtFile } from '../../engine/brought-file';
+import { problemWords } from '../../engine/problem-words';
 import { changeCurve } from '../../project/commands/paths';
 import { metres, plural } from '../format';
 import { useApp, useEdit, useRun, useSet } from '../state/app-context';
@@ -22,6 +23,7 @@ export function ChosenLine({ brought, onDone }: { brought: BroughtFile; onDone: 
   const { lines, problem, share } = usePlaced(placing);
   const drawn = useMemo(() => lines?.map(({ places }) => places), [lines]);
   const line = lines?.[chosen];
+  const wrong = line?.problem && problemWords(line.problem);
   const { count } = brought.lines[chosen]!;
   const bring = () => {
     if (!run || !line) return;
@@ -45,7 +47,7 @@ export function ChosenLine({ brought, onDone }: { brought: BroughtFile; onDone: 
               />
             )}
           </Box>
-          {problem && <Alert severity="error">{problem}</Alert>}
+          {(problem ?? wrong) && <Alert severity="error">{problem ?? wrong}</Alert>}
           {line && (
             <Typography variant="body2" color="text.secondary">
               {metres(line.size[0])} in x, {metres(line.size[1])} up, {metres(line.size[2])} in z;{' '}
@@ -63,7 +65,11 @@ export function ChosenLine({ brought, onDone }: { brought: BroughtFile; onDone: 
         <Button variant="text" color="secondary" onClick={onDone}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={!run || !line || share !== undefined} onClick={bring}>
+        <Button
+          variant="contained"
+          disabled={!run || !line || wrong !== undefined || share !== undefined}
+          onClick={bring}
+        >
           {run ? `Use it for ${run.name.slice(0, 40)}` : 'Add a run first'}
         </Button>
       </Box>

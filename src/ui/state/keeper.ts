@@ -9,6 +9,7 @@ import {
   rememberOpened,
   saveProject,
 } from '../../project/storage/projects';
+import { unkept } from '../../project/project-file';
 import type { StoredProject } from '../../project/storage/database';
 import { lockProject, type TabLock } from '../../project/storage/tab-lock';
 import type { DocumentStore } from './document-store';
@@ -120,6 +121,9 @@ export class Keeper {
     const before = this.#stored;
     const { set, save } = this.#session.getState();
     if (!before || project === before.project || save.kind === 'elsewhere') return;
+    // What could not be opened again is never written over what can.
+    const wrong = unkept(project);
+    if (wrong) return set({ save: { kind: 'failed', reason: problemWords(wrong) } });
     try {
       const stored = await saveProject(before.id, project, before.revision);
       if (!stored) return set({ save: { kind: 'elsewhere' } });

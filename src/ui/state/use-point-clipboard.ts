@@ -49,7 +49,13 @@ export function usePointClipboard() {
     // On its own path a copy would lie on itself: there it goes on from the point after which it is put.
     const isRepeat = own?.path === path.id && last && points.length > 1;
     const placed = isRepeat ? pointsAt(points, last.position).slice(1) : points;
-    document.getState().edit((project) => pastePoints(project, path.id, after, placed));
+    const { project, edit } = document.getState();
+    const pasted = pastePoints(project, path.id, after, placed);
+    if (pasted === project) {
+      enqueueSnackbar(problemWords({ code: 'points.too-many', path: [], facts: {} }), { variant: 'error' });
+      return;
+    }
+    edit(() => pasted);
     const [first, ...more] = placed.map((_, k) => after + 1 + k);
     session.getState().set({ point: first, more });
   };
