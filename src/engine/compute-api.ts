@@ -1,5 +1,6 @@
 import type { PathPoint } from '../core/curve/path-spec';
 import type { CurveSpec } from '../core/curve/registry';
+import type { EdgeChain } from '../core/guides/edge-chains';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
@@ -31,6 +32,8 @@ export interface ComputeApi {
   /** A segment as it is prepared, straight. */
   segment(segment: SegmentParts, onProgress: OnProgress): Promise<Result<SegmentView>>;
   guide(guide: Guide): Promise<Result<GuideView>>;
+  /** The longest chains of a guide's open edges and of those sharper than `sharp` radians. */
+  edges(guide: Guide, sharp: number): Promise<Result<readonly EdgeChain[]>>;
   /** The run's path, pushed out of a guide. Problems: `guide.unknown`, `guide.not-cleared`, and those of the run. */
   pushOut(source: RunSource, guide: Guide): Promise<Result<CurveSpec>>;
   /** Points that wind about a guide's own y axis. */

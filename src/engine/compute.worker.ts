@@ -1,5 +1,6 @@
 import '../project/jitless';
 import { expose, transfer } from 'comlink';
+import { edgeChains } from '../core/guides/edge-chains';
 import { fail, ok } from '../core/math/result';
 import type { BroughtPaths } from '../formats/paths/path-format';
 import { readPaths } from '../formats/paths/registry';
@@ -21,6 +22,8 @@ const deriver = new Deriver(async (id) => {
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
 }, loadAsset);
 
+/** Chains of a guide's edges that are told of. */
+const MOST_CHAINS = 12;
 /** The file of paths that was read last. */
 let brought: BroughtPaths | undefined;
 
@@ -38,6 +41,10 @@ const api: ComputeApi = {
   async guide(guide) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? ok(ready.value.mesh, ready.warnings) : ready;
+  },
+  async edges(guide, sharp) {
+    const ready = await deriver.guides.get(guide);
+    return ready.ok ? ok(edgeChains(ready.value.mesh, sharp).slice(0, MOST_CHAINS)) : ready;
   },
   pushOut: (source, guide) => pushOutOf(deriver, source, guide),
   async windRound(guide, winding) {

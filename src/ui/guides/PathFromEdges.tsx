@@ -1,19 +1,18 @@
 'use client';
 
-import { Box, Button, Typography } from '@mui/material';
-import { useMemo, useState } from 'react';
+import { Box, Button, LinearProgress, Typography } from '@mui/material';
+import { useEffect, useState } from 'react';
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
-import { edgeChains, type EdgeChain } from '../../core/guides/edge-chains';
+import type { EdgeChain } from '../../core/guides/edge-chains';
+import type { Result } from '../../core/math/result';
 import { changeCurve } from '../../project/commands/paths';
 import type { Guide } from '../../project/schema';
-import { useGuideMesh } from '../bentview/GuideMeshes';
 import { NumberField } from '../fields/NumberField';
 import { metres } from '../format';
 import { useEdit, useRun, useSet } from '../state/app-context';
+import { useAsk } from '../state/use-ask';
 
-/** Chains that are listed. */
-const MOST = 12;
 /** A traced edge keeps to the mesh's within this share of its length. */
 const TRACE_SHARE = 1 / 5000;
 
@@ -43,11 +42,22 @@ export function PathFromEdges({ guide }: { guide: Guide }) {
 }
 
 function Chains({ guide, path }: { guide: Guide; path: string }) {
-  const mesh = useGuideMesh(guide);
   const edit = useEdit();
   const set = useSet();
+  const ask = useAsk();
   const [sharp, setSharp] = useState(Math.PI / 6);
-  const chains = useMemo(() => (mesh ? edgeChains(mesh, sharp).slice(0, MOST) : []), [mesh, sharp]);
+  const [chains, setChains] = useState<readonly EdgeChain[]>();
+  useEffect(() => {
+    let isLive = true;
+    const find = async () => {
+      const found = await ask((api) => api.edges(guide, sharp) as Promise<Result<readonly EdgeChain[]>>);
+      if (isLive) setChains(found ?? []);
+    };
+    void find();
+    return () => {
+      isLive = false;
+    };
+  }, [guide, sharp, ask]);
   const show = ({ points, closed }: EdgeChain) => set({ hint: closed ? [...points, points[0]!] : points });
   const take = ({ points, closed, length }: EdgeChain) => {
     const traced = thinned(
@@ -69,12 +79,13 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
         value={sharp}
         onChange={setSharp}
       />
-      {chains.length === 0 && (
+      {chains?.length === 0 && (
         <Typography variant="body2" color="text.secondary">
           No edge of it is open or sharper than that.
         </Typography>
       )}
-      {chains.map((chain, i) => (
+      {!chains && <LinearProgress aria-label="Looking for edges" />}
+      {chains?.map((chain, i) => (
         <Button
           key={i}
           variant="text"
