@@ -5,21 +5,14 @@ import { useEffect, useRef } from 'react';
 import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
 import { changeGuide } from '../../project/commands/guides';
 import type { Guide } from '../../project/schema';
-import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
+import { UnitField } from '../fields/UnitField';
 import { useEdit } from '../state/app-context';
 import { PathFromEdges } from './PathFromEdges';
 import { WindFields } from './WindFields';
 
 const AXES = ['x', 'y (up)', 'z'] as const;
-const UNITS = [
-  { value: '1', label: 'metres' },
-  { value: '0.01', label: 'centimetres' },
-  { value: '0.001', label: 'millimetres' },
-  { value: '0.0254', label: 'inches' },
-  { value: '0.3048', label: 'feet' },
-];
 /** Metres that a guide asks runs to keep away when that is switched on. */
 const CLEARANCE = 0;
 
@@ -46,11 +39,10 @@ export function GuideFields({ guide }: { guide: Guide }) {
         {shape.from === 'body' ? (
           <Sizes shape={shape} onChange={(next) => put({ shape: next })} />
         ) : (
-          <ChoiceField
+          <UnitField
             label="Units of the file"
-            value={String(shape.unit)}
-            choices={UNITS}
-            onChange={(unit) => put({ shape: { ...shape, unit: Number(unit) } })}
+            value={shape.unit}
+            onChange={(unit) => put({ shape: { ...shape, unit } })}
           />
         )}
         {AXES.map((axis, c) => (

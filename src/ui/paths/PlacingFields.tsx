@@ -6,21 +6,13 @@ import type { DrawingPlane, Placing } from '../../formats/paths/place-paths';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
+import { isNamedUnit, UnitField } from '../fields/UnitField';
 
-const UNITS = [
-  { value: 1, label: 'metres' },
-  { value: 0.01, label: 'centimetres' },
-  { value: 0.001, label: 'millimetres' },
-  { value: 0.0254, label: 'inches' },
-  { value: 0.3048, label: 'feet' },
-  { value: 1000, label: 'kilometres' },
-];
 const PLANES: readonly { value: DrawingPlane; label: string }[] = [
   { value: 'ground', label: 'on the ground' },
   { value: 'front', label: 'upright, as from the front' },
   { value: 'side', label: 'upright, as from the side' },
 ];
-const OWN = 'own';
 
 /** Units, plane and thinning of a brought path. */
 export function PlacingFields(props: {
@@ -32,20 +24,11 @@ export function PlacingFields(props: {
 }) {
   const { placing, brought, length, onChange } = props;
   const put = (change: Partial<Placing>) => onChange({ ...placing, ...change });
-  const known = UNITS.find(({ value }) => Math.abs(value - placing.unit) < value * 1e-9);
   const hasStraight = brought.lines.some(({ kind }) => kind === 'straight');
   return (
     <Box>
-      <ChoiceField
-        label="One unit is"
-        value={known ? String(known.value) : OWN}
-        choices={[
-          ...UNITS.map(({ value, label }) => ({ value: String(value), label })),
-          { value: OWN, label: 'another length' },
-        ]}
-        onChange={(value) => put({ unit: value === OWN ? placing.unit * 1.0000001 : Number(value) })}
-      />
-      {!known && (
+      <UnitField label="One unit is" value={placing.unit} onChange={(unit) => put({ unit })} />
+      {!isNamedUnit(placing.unit) && (
         <NumberField
           label="One unit"
           quantity="length"

@@ -7,6 +7,7 @@ import type { Segment } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
+import { UnitField } from '../fields/UnitField';
 import { AxisChoice } from './AxisChoice';
 
 export interface PrepareFieldsProps {
@@ -17,31 +18,15 @@ export interface PrepareFieldsProps {
   readonly onChange: (change: Partial<PrepareSpec>) => void;
 }
 
-const UNITS = [
-  { value: '1', label: 'metres' },
-  { value: '0.01', label: 'centimetres' },
-  { value: '0.001', label: 'millimetres' },
-  { value: '0.0254', label: 'inches' },
-  { value: '0.3048', label: 'feet' },
-];
-
 /** Which way the segment lies, how large it is, and where the path goes through it. */
 export function TurnFields({ prepare, view, isBrought, onChange }: PrepareFieldsProps) {
   const { forward, up, reversed, quarters, mirrored, centre, unit, size } = prepare;
   const measure = view ? { length: view.length, height: heightOf(view), width: widthOf(view) } : undefined;
-  const units = UNITS.some(({ value }) => Number(value) === unit)
-    ? UNITS
-    : [...UNITS, { value: String(unit), label: `${unit} m` }];
   return (
     <Box sx={{ display: 'grid', gap: 3 }}>
       {isBrought && (
         <>
-          <ChoiceField
-            label="The file is in"
-            value={String(unit)}
-            choices={units}
-            onChange={(value) => onChange({ unit: Number(value) })}
-          />
+          <UnitField label="The file is in" value={unit} onChange={(value) => onChange({ unit: value })} />
           <AxisChoice
             label="Forward (F)"
             value={forward}
