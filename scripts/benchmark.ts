@@ -308,7 +308,11 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     const base = frameBase(arc, buildFrameTable(arc, spec, { tolerance: 0.001 }));
     const chosen = Array.from({ length: touched }, (_, k) => (n >> 1) + k);
     let k = 0;
-    const moved = () => transformPoints(path, chosen, { kind: 'move', by: [0, 0.001 * (k++ % 50), 0.05] });
+    // As they come to a worker: copies, of which no point is the very one of before.
+    const edits = Array.from({ length: 50 }, (_, i) =>
+      structuredClone(transformPoints(path, chosen, { kind: 'move', by: [0, 0.001 * i, 0.05] })),
+    );
+    const moved = () => edits[k++ % 50]!;
     const follow = () => {
       const edited = followCurve(path, arc.curve, moved());
       if (!edited || !followTable(base, edited.curve, spec, { known: edited.touched })) throw new Error('not followed');

@@ -1,5 +1,7 @@
+import type { Vec3 } from '../math/vec3';
 import type { Curve } from './curve';
 import type { TouchedLegs } from './follow-arc';
+import type { PathPoint } from './path-spec';
 import { compileCurve, type CurveSpec } from './registry';
 
 /** Kinds of which a leg depends on the points within so many beside it, one cubic a leg. */
@@ -22,9 +24,9 @@ export function followCurve(
   if (reach === undefined || before.kind !== after.kind || before.closed !== closed) return undefined;
   if (before.points.length !== n || curve.breaks.length !== legs + 1) return undefined;
   let a = 0;
-  while (a < n && before.points[a] === after.points[a]) a++;
+  while (a < n && isSame(before.points[a]!, after.points[a]!)) a++;
   let b = n - 1;
-  while (b > a && before.points[b] === after.points[b]) b--;
+  while (b > a && isSame(before.points[b]!, after.points[b]!)) b--;
   if (a === n) return undefined;
   const [w0, w1] = [Math.max(a - reach - 1, 0), Math.min(b + reach + 1, n - 1)];
   if (closed && (w0 === 0 || w1 === n - 1)) return undefined;
@@ -34,6 +36,17 @@ export function followCurve(
   const touched = { first: Math.max(a - reach, 0), end: Math.min(b + reach, legs) };
   return { curve: spliced(curve, window.value, touched, w0, count), touched };
 }
+
+/** Whether a curve passes two points in the same way; they may have come from elsewhere, as copies. */
+const isSame = (p: PathPoint, q: PathPoint): boolean =>
+  p === q ||
+  (p.held === q.held &&
+    isSamePlace(p.position, q.position) &&
+    isSamePlace(p.handleIn, q.handleIn) &&
+    isSamePlace(p.handleOut, q.handleOut));
+
+const isSamePlace = (p: Vec3 | undefined, q: Vec3 | undefined): boolean =>
+  p && q ? p[0] === q[0] && p[1] === q[1] && p[2] === q[2] : p === q;
 
 /** A curve with some legs taken from another one, whose first leg is this one's leg `from`. */
 function spliced(curve: Curve, part: Curve, { first, end }: TouchedLegs, from: number, count: number): Curve {
