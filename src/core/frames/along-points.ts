@@ -18,8 +18,29 @@ export function applyPointValues(
   pointStations: Float64Array,
   { intervals, step, closed }: { readonly intervals: number; readonly step: number; readonly closed: boolean },
 ): void {
-  const period = closed ? intervals * step : undefined;
-  const along = (value: (point: PointValues) => number | undefined) => {
+  const { roll, gauge } = valuesAlong(points, pointStations, closed ? intervals * step : undefined);
+  for (let i = 0; i <= intervals; i++) {
+    const at = i * FRAME_STRIDE;
+    if (roll) turnUp(frames, i, roll(i * step)[0]);
+    frames[at + GAUGE] = 1;
+    frames[at + FLARE] = 0;
+    if (!gauge) continue;
+    const [log, slope] = gauge(i * step);
+    frames[at + GAUGE] = Math.exp(log);
+    frames[at + FLARE] = Math.exp(log) * slope;
+  }
+}
+
+/** Value and slope at a station; undefined where no point has any. */
+type Along = ((station: number) => readonly [number, number]) | undefined;
+
+/** What points say, blended along arc length: roll, and the logarithm of gauge. `period` = the length of a closed path. */
+export function valuesAlong(
+  points: readonly PointValues[],
+  pointStations: Float64Array,
+  period: number | undefined,
+): { readonly roll: Along; readonly gauge: Along } {
+  const along = (value: (point: PointValues) => number | undefined): Along => {
     const given = points.flatMap((point, i) => {
       const v = value(point);
       return v === undefined ? [] : [{ at: pointStations[i]!, v }];
@@ -34,16 +55,8 @@ export function applyPointValues(
       period,
     );
   };
-  const roll = along(({ roll: v }) => v);
-  const gauge = along(({ gauge: v }) => (v === undefined ? undefined : Math.log(v)));
-  for (let i = 0; i <= intervals; i++) {
-    const at = i * FRAME_STRIDE;
-    if (roll) turnUp(frames, i, roll(i * step)[0]);
-    frames[at + GAUGE] = 1;
-    frames[at + FLARE] = 0;
-    if (!gauge) continue;
-    const [log, slope] = gauge(i * step);
-    frames[at + GAUGE] = Math.exp(log);
-    frames[at + FLARE] = Math.exp(log) * slope;
-  }
+  return {
+    roll: along(({ roll }) => roll),
+    gauge: along(({ gauge }) => (gauge === undefined ? undefined : Math.log(gauge))),
+  };
 }

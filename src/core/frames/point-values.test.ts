@@ -8,6 +8,8 @@ import { curveFrom, helix, pathOf } from '../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
 import { ball } from '../testing/surfaces';
 import { buildArcTable } from '../curve/arc-table';
+import { reversePath } from '../curve/edit/reverse';
+import { transformPoints } from '../curve/edit/transform-points';
 import { angleFromUp } from './double-reflection';
 import { buildFrameTable } from './build-frame-table';
 import { FLARE, FRAME_STRIDE, GAUGE, TWIST, UP, type FrameTable } from './frame-table';
@@ -127,6 +129,20 @@ function across(table: FrameTable, i: number, v: Vec3): Vec3 {
 }
 
 /** A ball about the origin. */
+it.each([
+  ['reversed', (spec: CurveSpec) => reversePath(spec), (u: Vec3): Vec3 => u, true],
+  ['mirrored', (spec: CurveSpec) => transformPoints(spec, [0, 1, 2, 3], { kind: 'scale', about: [0, 0, 0], by: [1, 1, -1] }), ([x, y, z]: Vec3): Vec3 => [x, y, -z], false], // prettier-ignore
+] as const)('a path with rolls leans as it did when it is %s', (_, change, carried, isBack) => {
+  const plain = pathOf('smooth', [[0, 0, 0], [8, 1, 4], [15, 0, -2], [24, 0, 0]]); // prettier-ignore
+  const spec: CurveSpec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0.3, -0.5, 0.8, 0][i]! })) }; // prettier-ignore
+  const table = (path: CurveSpec) => tableOf(compiled(path), 'upright', { intervals: 600, points: path.points });
+  const [before, after] = [table(spec), table(change(spec))];
+  for (let i = 0; i <= 600; i += 50) {
+    const wanted = carried(upAt(before, i));
+    upAt(after, isBack ? 600 - i : i).forEach((v, c) => expect(v).toBeCloseTo(wanted[c]!, 4));
+  }
+});
+
 const BALL = ball();
 
 // Lk = Tw + Wr is whole for any closed frame field: G. Calugareanu 1959/1961; J. H. White, Amer. J. Math. 91, 1969. Writhes: Klenin &

@@ -16,6 +16,12 @@ export function reversePath(spec: CurveSpec): CurveSpec {
   return { ...spec, points };
 }
 
-function swapHandles({ handleIn, handleOut, ...rest }: PathPoint): PathPoint {
-  return { ...rest, ...(handleOut && { handleIn: handleOut }), ...(handleIn && { handleOut: handleIn }) };
+/** The point seen from its other side: it leans as it did, for which the roll about the other direction is the opposite one. */
+function swapHandles({ handleIn, handleOut, roll, ...rest }: PathPoint): PathPoint {
+  return {
+    ...rest,
+    ...(handleOut && { handleIn: handleOut }),
+    ...(handleIn && { handleOut: handleIn }),
+    ...(roll !== undefined && { roll: -roll }),
+  };
 }

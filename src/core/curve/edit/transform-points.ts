@@ -40,6 +40,7 @@ function transformed(spec: CurveSpec, chosen: readonly number[], transform: Tran
   const all = isChosen.size >= spec.points.length;
   const free = all ? spec : releasedAround(spec, isChosen);
   const { place, direction, factor } = carrying(transform);
+  const isMirrored = transform.kind === 'scale' && transform.by[0] * transform.by[1] * transform.by[2] < 0;
   const points = free.points.map((point, i): PathPoint => {
     if (!isChosen.has(i)) return point;
     return {
@@ -48,6 +49,7 @@ function transformed(spec: CurveSpec, chosen: readonly number[], transform: Tran
       ...(point.handleIn && { handleIn: direction(point.handleIn) }),
       ...(point.handleOut && { handleOut: direction(point.handleOut) }),
       ...(point.radius !== undefined && { radius: point.radius * factor }),
+      ...(isMirrored && point.roll !== undefined && { roll: -point.roll }),
     };
   });
   return { ...free, points, ...(all && factor !== 1 && spec.numbers && { numbers: scaledNumbers(spec, factor) }) };

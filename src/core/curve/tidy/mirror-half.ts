@@ -22,11 +22,12 @@ export const mirrorHalf: Tidy = {
     const half: CurveSpec = { ...inserted.spec, points: inserted.spec.points.slice(0, inserted.point + 1) };
     const middle = half.points.at(-1)!;
     const flip = (d: Vec3): Vec3 => sub(d, scale(normal, 2 * dot(d, normal)));
-    const other = reversePath(half).points.map(({ position, handleIn, handleOut, ...rest }) => ({
+    const other = reversePath(half).points.map(({ position, handleIn, handleOut, roll, ...rest }) => ({
       ...rest,
       position: add(middle.position, flip(sub(position, middle.position))),
       ...(handleIn && { handleIn: flip(handleIn) }),
       ...(handleOut && { handleOut: flip(handleOut) }),
+      ...(roll !== undefined && { roll: -roll }), // reversed and mirrored it is what it was
     }));
     // The middle is there once: it comes from the first half and goes on into the other.
     const joined = {

@@ -15,10 +15,23 @@ export const thinOut: Tidy = {
     if (points.length < 3) return spec;
     const first = points[0]!.position;
     const size = points.reduce((most, { position }) => Math.max(most, distance(first, position)), 0);
-    const kept = thinned(points, tolerance ?? size * NEAR);
+    const kept = thinnedBetweenValues(points, tolerance ?? size * NEAR);
     return kept.length === points.length ? spec : { ...spec, points: kept };
   },
 };
+
+/** As {@link thinned}; points that have a roll or a gauge stay. */
+function thinnedBetweenValues(points: readonly PathPoint[], tolerance: number): PathPoint[] {
+  const kept: PathPoint[] = [points[0]!];
+  let from = 0;
+  points.forEach(({ roll, gauge }, i) => {
+    const isEnd = i === points.length - 1;
+    if (i === 0 || (!isEnd && roll === undefined && gauge === undefined)) return;
+    kept.push(...thinned(points.slice(from, i + 1), tolerance).slice(1));
+    from = i;
+  });
+  return kept;
+}
 
 export interface ThinOptions {
   /** Keep no more than so many, the least needed ones go first. Default: no limit. */

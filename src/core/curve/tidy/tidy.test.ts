@@ -5,7 +5,7 @@ import { buildArcTable } from '../arc-table';
 import { changeKind } from '../edit/change-kind';
 import { deviation } from '../edit/deviation';
 import { FRAME_STRIDE } from '../../frames/frame-table';
-import type { CurveKindName } from '../registry';
+import type { CurveKindName, CurveSpec } from '../registry';
 import { TIDIES } from '.';
 
 const ZIGZAG: Vec3[] = [[0, 0, 0], [6, 1, 3], [12, 0, 0], [14, 2, 4], [24, 0, 1]]; // prettier-ignore
@@ -43,6 +43,35 @@ describe.each(KINDS)('a path of kind %s', (kind) => {
       const off = (i: number) => Math.hypot(...place(i).map((c, j) => c - place(200)[j]!));
       expect(off(200 - k) / off(200 + k)).toBeCloseTo(1, 2);
     }
+  });
+});
+
+describe('roll and gauge of points', () => {
+  const along = (...values: [x: number, roll: number | undefined, gauge?: number][]): CurveSpec => ({
+    kind: 'straight',
+    closed: false,
+    points: values.map(([x, roll, gauge]) => ({
+      position: [x, 0, 0],
+      ...(roll !== undefined && { roll }),
+      ...(gauge && { gauge }),
+    })),
+  });
+
+  it('are said where the points come to lie when those are evened out', () => {
+    const { points } = TIDIES.evenOut.apply(along([0, 0, 1], [2, undefined], [10, 1, 4]));
+    // Half way between two points a blend is half of both: of roll, and of gauge by its logarithm.
+    expect(points[1]).toMatchObject({ roll: expect.closeTo(0.5, 9), gauge: expect.closeTo(2, 9) });
+    expect(TIDIES.evenOut.apply(along([0, undefined], [1, undefined], [9, undefined])).points[1]).toEqual({ position: [4.5, 0, 0] }); // prettier-ignore
+  });
+
+  it('keep their points when others are left out', () => {
+    const thinned = TIDIES.thinOut.apply(along([0, undefined], [1, undefined], [2, 0.4], [3, undefined], [10, undefined])); // prettier-ignore
+    expect(thinned.points.map(({ position }) => position[0])).toEqual([0, 2, 10]);
+  });
+
+  it('lean the same way on both halves when one is mirrored', () => {
+    const { points } = TIDIES.mirrorHalf.apply(along([0, 0.5], [2, 0.1], [10, 0]));
+    expect(points.map(({ position, roll }) => [position[0], roll])).toEqual([[0, 0.5], [2, 0.1], [5, undefined], [8, 0.1], [10, 0.5]].map(([x, roll]) => [expect.closeTo(x!, 9), roll])); // prettier-ignore
   });
 });
 
