@@ -8,6 +8,7 @@ import { curveFrom, helix, pathOf } from '../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
 import { ball } from '../testing/surfaces';
 import { buildArcTable } from '../curve/arc-table';
+import { changeKind } from '../curve/edit/change-kind';
 import { reversePath } from '../curve/edit/reverse';
 import { transformPoints } from '../curve/edit/transform-points';
 import { angleFromUp } from './double-reflection';
@@ -142,6 +143,20 @@ it.each([
     upAt(after, isBack ? 600 - i : i).forEach((v, c) => expect(v).toBeCloseTo(wanted[c]!, 4));
   }
 });
+
+it.each(['handles', 'smooth', 'mixed'] as const)(
+  'a hanging line leans and thickens as it did when it becomes %s',
+  (kind) => {
+    const plain: CurveSpec = { ...pathOf('hanging', [[0, 5, 0], [10, 4, 0], [20, 6, 0]]), numbers: { slack: 0.1 } }; // prettier-ignore
+    const spec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0, 0.6, 0.2][i]!, gauge: [1, 2, 1][i]! })) }; // prettier-ignore
+    const table = (path: CurveSpec) => tableOf(compiled(path), 'upright', { intervals: 400, points: path.points });
+    const [before, after] = [table(spec), table(changeKind(spec, kind))];
+    for (let i = 0; i <= 400; i += 25) {
+      upAt(after, i).forEach((v, c) => expect(Math.abs(v - upAt(before, i)[c]!)).toBeLessThan(0.03));
+      expect(after.frames[i * FRAME_STRIDE + GAUGE]! / before.frames[i * FRAME_STRIDE + GAUGE]!).toBeCloseTo(1, 1);
+    }
+  },
+);
 
 const BALL = ball();
 

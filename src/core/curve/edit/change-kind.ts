@@ -1,8 +1,9 @@
-import { buildArcTable } from '../arc-table';
+import { buildArcTable, stationOf } from '../arc-table';
 import { fitHandles } from '../fit-handles';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
 import type { PathPoint, PointManner } from '../path-spec';
+import { carryValues } from './carry-values';
 import { compileCurve, curveKind, type CurveKindName, type CurveSpec } from '../registry';
 
 /** Rounding radius that corners get when a path first becomes straight legs, as a share of the shorter leg beside them. */
@@ -34,10 +35,19 @@ function fitted(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   const compiled = compileCurve(spec);
   if (!compiled.ok) return { ...spec, kind };
   const { closed } = compiled.value;
-  const points = fitHandles(compiled.value, buildArcTable(compiled.value).length * FIT_SHARE);
+  const table = buildArcTable(compiled.value);
+  const handles = fitHandles(compiled.value, table.length * FIT_SHARE);
+  const points = carryValues(handles, pointStations({ kind: 'handles', closed, points: handles }), spec, table);
   if (kind === 'smooth') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, held: true })) };
   if (kind === 'mixed') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, as: 'handles' })) };
   return { ...spec, kind, closed, points };
+}
+
+function pointStations(spec: CurveSpec): readonly number[] {
+  const compiled = compileCurve(spec);
+  if (!compiled.ok) return [];
+  const table = buildArcTable(compiled.value);
+  return Array.from(compiled.value.pointParams, (u) => stationOf(table, u));
 }
 
 const MANNERS: Partial<Record<CurveKindName, PointManner>> = {

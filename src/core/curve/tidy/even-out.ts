@@ -1,6 +1,6 @@
 import { scale, type Vec3 } from '../../math/vec3';
-import { valuesAlong } from '../../frames/along-points';
-import { buildArcTable, fillParams, stationOf } from '../arc-table';
+import { buildArcTable, fillParams } from '../arc-table';
+import { carryValues } from '../edit/carry-values';
 import { pointOn } from '../legs';
 import type { PathPoint } from '../path-spec';
 import { compileCurve } from '../registry';
@@ -19,17 +19,10 @@ export const evenOut: Tidy = {
     const params = new Float64Array(n);
     const stations = Float64Array.from({ length: n }, (_, i) => (table.length * i) / legs);
     fillParams(params, table, stations);
-    // What points say of roll and gauge is said where they come to lie.
-    const before = Float64Array.from(curve.pointParams, (u) => stationOf(table, u));
-    const { roll, gauge } = valuesAlong(spec.points, before, spec.closed ? table.length : undefined);
-    const values = (s: number): Pick<PathPoint, 'roll' | 'gauge'> => ({
-      ...(roll && { roll: roll(s)[0] }),
-      ...(gauge && { gauge: Math.exp(gauge(s)[0]) }),
-    });
     const third = table.length / legs / 3;
     const v = new Float64Array(3);
     const points = Array.from(params, (u, i): PathPoint => {
-      const own = { position: pointOn(curve, u), ...values(stations[i]!) };
+      const own = { position: pointOn(curve, u) };
       if (spec.kind === 'smooth') return own;
       curve.velocityAt(v, 0, u, u >= 1);
       const along: Vec3 = scale([v[0]!, v[1]!, v[2]!], third / (Math.hypot(...v) || 1));
@@ -37,6 +30,6 @@ export const evenOut: Tidy = {
       if (spec.kind === 'straight') return { ...own, ...(radius !== undefined && { radius }) };
       return { ...own, as: 'handles', handleIn: scale(along, -1), handleOut: along };
     });
-    return { ...spec, points };
+    return { ...spec, points: carryValues(points, stations, spec, table) };
   },
 };

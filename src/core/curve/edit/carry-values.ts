@@ -1,0 +1,24 @@
+import { valuesAlong } from '../../frames/along-points';
+import { stationOf, type ArcTable } from '../arc-table';
+import type { PathPoint, PathShape } from '../path-spec';
+
+/**
+ * New points of a path with the roll and gauge that those of before give it there, blended along arc length. `stations` = where the new ones
+ * lie along the path as it was, metres.
+ */
+export function carryValues(
+  points: readonly PathPoint[],
+  stations: ArrayLike<number>,
+  before: PathShape,
+  table: ArcTable,
+): readonly PathPoint[] {
+  const { curve, length } = table;
+  const own = Float64Array.from(curve.pointParams, (u) => stationOf(table, u));
+  const { roll, gauge } = valuesAlong(before.points, own, curve.closed ? length : undefined);
+  if (!roll && !gauge) return points;
+  return points.map((point, i) => ({
+    ...point,
+    ...(roll && { roll: roll(stations[i]!)[0] }),
+    ...(gauge && { gauge: Math.exp(gauge(stations[i]!)[0]) }),
+  }));
+}
