@@ -96,7 +96,15 @@ function Fold({ label, isFolded, onToggle, at, children }: FoldProps) {
       aria-expanded={!isFolded}
       size="small"
       onClick={onToggle}
-      sx={{ position: 'absolute', ...at, width: 26, height: 26, '& svg': { fontSize: 18 } }}
+      sx={{
+        position: 'absolute',
+        ...at,
+        width: 26,
+        height: 26,
+        bgcolor: 'background.paper', // what scrolls beneath it is not read through it
+        '&:hover': { bgcolor: 'background.paper', color: 'primary.main' },
+        '& svg': { fontSize: 18 },
+      }}
     >
       {children}
     </IconButton>

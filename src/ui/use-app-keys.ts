@@ -18,7 +18,7 @@ export function useAppKeys(): void {
   useHotkeys('mod+z', () => past().undo(), { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), { preventDefault: true });
   useHotkeys('home', () => session.getState().frame('all'));
-  useHotkeys('end', () => session.getState().frame('run'));
+  useHotkeys('end', () => session.getState().frame('chosen'));
   useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool !== 'shape' });
   useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
     enabled: () => session.getState().tool === 'shape',

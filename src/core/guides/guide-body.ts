@@ -24,6 +24,8 @@ export interface GuideBody<K extends string = string> {
   readonly label: string;
   readonly hint: string;
   readonly fields: readonly BodyField[];
+  /** Nothing to keep clear of or to wind round: a face to draw on, a place to plug into. */
+  readonly isOpen?: boolean;
   /** It stands on its origin, y up, unless its hint says otherwise. */
   build(size: (key: string) => number): Pick<GuideMesh, 'positions' | 'normals' | 'indices'>;
 }

@@ -38,10 +38,13 @@ export function Scene({ viewport }: { viewport: Viewport }) {
   const box = useMemo(() => sceneBox(shown.map(({ result }) => result)), [shown]);
   const sphere = useMemo(() => boundingSphere(box), [box]);
   const own = shown.find(({ run }) => run.id === selected?.id);
-  const places = useMemo(
-    () => framePlaces(framing.what === 'run' && own ? [own.result] : shown.map(({ result }) => result)),
-    [framing.what, own, shown],
-  );
+  const guide = useSession((s) => s.guide);
+  const places = useMemo(() => {
+    const corners = framing.what === 'run' ? [] : viewport.guideCorners(framing.what === 'guide' ? guide : undefined);
+    if (framing.what === 'guide' && corners.length > 0) return corners;
+    if (framing.what !== 'all' && own) return framePlaces([own.result]);
+    return [...framePlaces(shown.map(({ result }) => result)), ...corners];
+  }, [framing, guide, own, shown, viewport]);
   // The first results arrive after the first frame: that is when the scene is framed.
   const isReady = shown.length > 0;
   return (

@@ -1,4 +1,4 @@
-import { Plane, Raycaster, Vector2, Vector3, type Camera, type Object3D } from 'three';
+import { Box3, Plane, Raycaster, Vector2, Vector3, type Camera, type Object3D } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 
 export interface ScreenPoint {
@@ -107,6 +107,18 @@ export class Viewport {
 
   guideMiddles(): readonly Vec3[] {
     return [...this.#middles.values()].flat();
+  }
+
+  /** Corners of a guide's box, or of all guides'. */
+  guideCorners(id?: string): Vec3[] {
+    const corners: Vec3[] = [];
+    this.#scene?.traverse((object) => {
+      if (!object.userData.guide || (id !== undefined && object.userData.guide !== id)) return;
+      const { min, max } = new Box3().setFromObject(object);
+      for (const x of [min.x, max.x])
+        for (const y of [min.y, max.y]) for (const z of [min.z, max.z]) corners.push([x, y, z]);
+    });
+    return corners;
   }
 
   #aim(x: number, y: number): boolean {

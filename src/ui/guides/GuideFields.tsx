@@ -16,6 +16,9 @@ const AXES = ['x', 'y (up)', 'z'] as const;
 /** Metres that a guide asks runs to keep away when that is switched on. */
 const CLEARANCE = 0;
 
+/** Whether there is something to wind round: no plane, and no socket. */
+const isRound = (shape: GuideShape): boolean => shape.from === 'asset' || guideBody(shape.kind).isOpen !== true;
+
 /** The chosen guide: its name, size, place, what runs keep away, and paths from it. */
 export function GuideFields({ guide }: { guide: Guide }) {
   const edit = useEdit();
@@ -86,7 +89,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
           />
         )}
       </Box>
-      <WindFields guide={guide} />
+      {isRound(shape) && <WindFields guide={guide} />}
       <PathFromEdges guide={guide} />
     </Box>
   );

@@ -8,7 +8,7 @@ import { Box, ButtonBase, IconButton, Tooltip, Typography } from '@mui/material'
 import { useState } from 'react';
 import { changeGuide, deleteGuide } from '../../project/commands/guides';
 import type { Guide } from '../../project/schema';
-import { useEdit, useProject, useSession, useSet } from '../state/app-context';
+import { useApp, useEdit, useProject, useSession, useSet } from '../state/app-context';
 import { GuideFields } from './GuideFields';
 import { NewGuideMenu } from './NewGuideMenu';
 
@@ -44,6 +44,7 @@ export function GuideList() {
 function GuideRow({ guide, isChosen }: { guide: Guide; isChosen: boolean }) {
   const edit = useEdit();
   const set = useSet();
+  const { session } = useApp();
   const Eye = guide.visible ? VisibilityOutlined : VisibilityOffOutlined;
   return (
     <Box
@@ -61,6 +62,10 @@ function GuideRow({ guide, isChosen }: { guide: Guide; isChosen: boolean }) {
       <ButtonBase
         aria-pressed={isChosen}
         onClick={() => set({ guide: isChosen ? undefined : guide.id, point: undefined })}
+        onDoubleClick={() => {
+          set({ guide: guide.id });
+          session.getState().frame('chosen');
+        }}
         sx={{
           flex: 1,
           minWidth: 0,

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Popover, Typography } from '@mui/material';
-import { GUIDE_BODIES, type GuideShape } from '../../core/guides/guide-spec';
+import { GUIDE_BODIES, guideBody, type GuideShape } from '../../core/guides/guide-spec';
 import { addGuide } from '../../project/commands/guides';
 import { newId } from '../../project/new-id';
 import { BringButton } from '../fields/BringButton';
@@ -17,7 +17,7 @@ export function NewGuideMenu({ anchor, onClose }: { anchor: HTMLElement; onClose
     const id = newId();
     const count = names.filter((name) => name.startsWith(label)).length;
     const name = count > 0 ? `${label} ${count + 1}` : label;
-    const isOpen = shape.from === 'body' && (shape.kind === 'plane' || shape.kind === 'socket');
+    const isOpen = shape.from === 'body' && guideBody(shape.kind).isOpen;
     edit((project) =>
       addGuide(project, {
         id,

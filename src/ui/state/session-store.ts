@@ -50,8 +50,8 @@ export interface SessionState {
   readonly step: StepName | undefined;
   readonly tool: ToolName;
   readonly view: ViewName;
-  /** Counts up to ask the view to frame everything, or the selected run. */
-  readonly framing: { readonly what: 'run' | 'all'; readonly count: number };
+  /** Counts up to ask the view to frame everything, the selected run, or the chosen guide. */
+  readonly framing: { readonly what: 'run' | 'all' | 'guide'; readonly count: number };
   /** Station in metres that the pointer is at, in either view. */
   readonly station: number | undefined;
   readonly finding: Finding | undefined;
@@ -61,7 +61,8 @@ export interface SessionState {
   readonly save: SaveState;
   readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | undefined;
   set(change: SessionChange): void;
-  frame(what: 'run' | 'all'): void;
+  /** `chosen` = the guide, where one is chosen, else the run. */
+  frame(what: 'run' | 'all' | 'chosen'): void;
 }
 
 type SessionChange = Partial<Omit<SessionState, 'set' | 'frame'>>;
@@ -92,7 +93,10 @@ export const createSessionStore = (): SessionStore =>
     save: { kind: 'saving' },
     dialog: undefined,
     set: (change) => set('point' in change && !('more' in change) ? { ...change, more: [] } : change),
-    frame: (what) => set(({ framing }) => ({ framing: { what, count: framing.count + 1 } })),
+    frame: (what) =>
+      set(({ framing, guide }) => ({
+        framing: { what: what === 'chosen' ? (guide ? 'guide' : 'run') : what, count: framing.count + 1 },
+      })),
   }));
 
 /** The chosen points of the selected run's path, the one whose numbers are shown first. */

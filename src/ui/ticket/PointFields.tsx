@@ -35,8 +35,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
   if (!point) {
     return (
       <Typography variant="body2" color="text.secondary">
-        Choose a point in the view to see its numbers, more with Ctrl; click on the path for a new one. While you drag
-        one: Shift lifts it, x, y or z holds it to that axis (with Shift, square to it), and a number says how far.
+        Choose a point in the view to see its numbers, more with Ctrl; click on the path for a new one.
       </Typography>
     );
   }

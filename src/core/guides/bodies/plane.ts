@@ -8,6 +8,7 @@ export const plane = defineGuideBody({
   kind: 'plane',
   label: 'Plane',
   hint: 'A flat face to draw on; it lies level until it is turned',
+  isOpen: true,
   fields: [
     { key: 'x', label: 'Length (x)', initial: 4 },
     { key: 'z', label: 'Depth (z)', initial: 4 },

@@ -9,6 +9,7 @@ export const socket = defineGuideBody({
   kind: 'socket',
   label: 'Socket',
   hint: 'Where an end is plugged in: its mouth opens along y',
+  isOpen: true,
   fields: [
     { key: 'radius', label: 'Radius', initial: 0.03 },
     { key: 'depth', label: 'Depth', initial: 0.06 },
