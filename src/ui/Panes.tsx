@@ -11,6 +11,8 @@ import { HEADING, HEIGHT } from './straightview/StraightView';
 
 const TICKET = 312;
 const FOLDED_TICKET = 30;
+/** Below the ticket, for the button that folds it away. */
+const FOOT = 30;
 
 export interface PanesProps {
   readonly ticket: ReactNode;
@@ -39,12 +41,20 @@ export function Panes({ ticket, bentView, straightView }: PanesProps) {
         onResize={({ inPixels }) => setTicketFolded(inPixels < TICKET / 2)}
         style={{ position: 'relative' }}
       >
-        <Box sx={{ height: '100%', visibility: isTicketFolded ? 'hidden' : 'visible' }}>{ticket}</Box>
+        <Box sx={{ height: `calc(100% - ${FOOT}px)`, visibility: isTicketFolded ? 'hidden' : 'visible' }}>{ticket}</Box>
+        <Box
+          sx={{
+            height: FOOT,
+            border: '0 solid',
+            borderColor: 'divider',
+            ...(!isTicketFolded && { borderRightWidth: 1, borderTopWidth: 1, bgcolor: 'background.paper' }),
+          }}
+        />
         <Fold
           label={isTicketFolded ? 'Open the ticket' : 'Fold the ticket away'}
           isFolded={isTicketFolded}
           onToggle={() => toggle(ticketPanel, isTicketFolded)}
-          at={{ bottom: 6, right: isTicketFolded ? 1 : 6 }}
+          at={{ bottom: 2, right: isTicketFolded ? 1 : 6 }}
         >
           {isTicketFolded ? <KeyboardArrowRightRounded /> : <KeyboardArrowLeftRounded />}
         </Fold>
@@ -101,8 +111,6 @@ function Fold({ label, isFolded, onToggle, at, children }: FoldProps) {
         ...at,
         width: 26,
         height: 26,
-        bgcolor: 'background.paper', // what scrolls beneath it is not read through it
-        '&:hover': { bgcolor: 'background.paper', color: 'primary.main' },
         '& svg': { fontSize: 18 },
       }}
     >

@@ -24,6 +24,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
   )(samples);
   const limit = y(1);
   const tightestAt = x(path.tightest.station);
+  const tightestTop = y(tightness[Math.round(path.tightest.station / step)]!);
   const isLate = path.tightest.station > path.length * 0.9;
   return (
     <g>
@@ -61,7 +62,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
       {Number.isFinite(path.tightest.radius) && (
         <text
           x={tightestAt + (isLate ? -6 : 6)}
-          y={Math.max(y(tightness[Math.round(path.tightest.station / step)]!) + 9, 24)}
+          y={tightestTop > height - 14 ? tightestTop - 5 : Math.max(tightestTop + 9, 24)}
           textAnchor={isLate ? 'end' : 'start'}
           fontSize={11}
           fill="var(--mui-palette-text-secondary)"

@@ -39,7 +39,7 @@ export function Ticket() {
       sx={{
         height: '100%',
         overflowY: 'auto',
-        pb: 9, // the button that folds the ticket away lies there
+        pb: 2,
         bgcolor: 'background.paper',
         borderRight: '1px solid',
         borderColor: 'divider',
