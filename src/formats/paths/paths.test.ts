@@ -30,11 +30,21 @@ const AS_IS: Placing = {
 const lengthOf = (spec: CurveSpec) => buildArcTable(compiled(spec)).length;
 const lengths = ({ paths, isFlat, up = 'y' }: BroughtPaths) =>
   paths.map((path) => lengthOf(placePath(path, { ...AS_IS, isFlat, up })));
+/** The largest of some measure at many places of a curve. */
+const farthestFrom = (spec: CurveSpec, off: (x: number, y: number) => number) => {
+  const [curve, out] = [compiled(spec), new Float64Array(3)];
+  let most = 0;
+  for (let k = 0; k <= 200; k++) {
+    curve.pointAt(out, 0, k / 200);
+    most = Math.max(most, off(out[0]!, out[1]!));
+  }
+  return most;
+};
 const svgOf = (inside: string, attributes = '') =>
   `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${inside}</svg>`;
 
 describe('SVG', () => {
-  // Independent: svg-path-properties measures the same data.
+  // Independent: svg-path-properties measures the same data; elliptical arcs it sums in chords, 1.3e-5 short.
   it.each([
     'M10 20 L30 50 H90 V-10 h-5 v3 l2 2',
     'M0 0 C10 30 40 30 50 0 S90 -30 100 0',
@@ -44,10 +54,25 @@ describe('SVG', () => {
     'M0 0 L10 0 L10 10 Z',
   ])('has the length of %s', async (d) => {
     const [length] = lengths(await read('a.svg', svgOf(`<path d="${d}"/>`)));
-    expect(length! / new svgPathProperties(d).getTotalLength()).toBeCloseTo(
-      1,
-      d.includes('A') || d.includes('a') ? 3 : 5,
-    );
+    expect(length! / new svgPathProperties(d).getTotalLength()).toBeCloseTo(1, d.includes('a40') ? 4 : 5);
+  });
+
+  it('has arcs within 4e-6 of their radius, whichever way they go, turned and stretched', async () => {
+    const flags = ['0 0', '0 1', '1 0', '1 1'];
+    for (const flag of flags) {
+      const d = `M0 0 A5 5 0 ${flag} 6 0`;
+      const [path] = (await read('a.svg', svgOf(`<path d="${d}"/>`))).paths;
+      const centre = flag === '0 1' || flag === '1 0' ? -4 : 4; // 3, 4 and 5: y up, so above or below
+      const spec = placePath(path!, { ...AS_IS, isFlat: false });
+      expect(farthestFrom(spec, (x, y) => Math.abs(Math.hypot(x - 3, y - centre) / 5 - 1))).toBeLessThan(5e-6);
+      const whole = 2 * Math.PI * 5;
+      const small = 2 * 5 * Math.asin(3 / 5);
+      expect(lengthOf(spec) / (flag[0] === '1' ? whole - small : small)).toBeCloseTo(1, 5);
+    }
+    // Radii too small for their ends grow: a half circle of radius 10 (SVG 2, section 9.5.1).
+    const half = await read('b.svg', svgOf('<g transform="rotate(30) scale(2)"><path d="M0 0A1 1 20 0 1 20 0"/></g>'));
+    expect(lengths(half)[0]! / (20 * Math.PI)).toBeCloseTo(1, 5);
+    expect(lengths(await read('c.svg', svgOf('<path d="M0 0A0 5 0 0 1 7 0"/>')))[0]).toBeCloseTo(7, 9);
   });
 
   it('parts subpaths, closes them, and turns y up', async () => {
@@ -283,16 +308,6 @@ describe('DXF', () => {
         controls.map(([, , w]) => pairs(41, w)).join('') +
         controls.map(([x, y]) => pairs(10, x, 20, y)).join(''),
     );
-  const farthestFrom = (spec: CurveSpec, off: (x: number, y: number) => number) => {
-    const [curve, out] = [compiled(spec), new Float64Array(3)];
-    let most = 0;
-    for (let k = 0; k <= 200; k++) {
-      curve.pointAt(out, 0, k / 200);
-      most = Math.max(most, off(out[0]!, out[1]!));
-    }
-    return most;
-  };
-
   it('has splines with weights: nine of them are a circle', async () => {
     // Piegl & Tiller, The NURBS Book, section 7.5.
     const w = Math.SQRT1_2;

@@ -3,6 +3,7 @@ import svgpath from 'svgpath';
 import { fail, ok, type Result } from '../../core/math/result';
 import type { Vec3 } from '../../core/math/vec3';
 import { CubicLegs } from './cubic-legs';
+import { arcOf, type ArcValues } from './svg-arc';
 import { definePathReader, textOf, type BroughtPath, type BroughtPaths } from './path-format';
 
 type Attributes = Readonly<Record<string, string | undefined>>;
@@ -129,7 +130,6 @@ function subpaths(data: string, transform: string, name: string): BroughtPath[] 
     .transform(transform)
     .abs()
     .unshort()
-    .unarc()
     .iterate((segment, _, x, y) => {
       const [command, ...v] = segment as [string, ...number[]];
       const from = place(x, y);
@@ -144,6 +144,8 @@ function subpaths(data: string, transform: string, name: string): BroughtPath[] 
       } else if (command === 'Q') {
         const [q, to] = [place(v[0]!, v[1]!), place(v[2]!, v[3]!)];
         going().cubic(twoThirds(from, q), twoThirds(to, q), to);
+      } else if (command === 'A') {
+        arcOf(going(), [x, y], v as unknown as ArcValues);
       } else if (command === 'H') going().line(place(v[0]!, y));
       else if (command === 'V') going().line(place(x, v[0]!));
       else if (command === 'L') going().line(place(v[0]!, v[1]!));
