@@ -84,19 +84,22 @@ describe('cutting and joining', () => {
     const spec = bent(kind);
     const parts = splitAt(spec, 2)!;
     expect(parts).toHaveLength(2);
-    // A rounded corner is cut through its middle: each part then ends in the corner itself.
-    if (kind !== 'straight') expect(lengthOf(parts[0]!) + lengthOf(parts[1]!)).toBeCloseTo(lengthOf(spec), 6);
+    expect(lengthOf(parts[0]!) + lengthOf(parts[1]!)).toBeCloseTo(lengthOf(spec), 6);
     const joined = joinPaths(parts[0]!, reversePath(parts[1]!))!;
-    expect(joined.points).toHaveLength(spec.points.length);
+    // Cut through a rounded corner's arc, that corner has become two.
+    expect(joined.points).toHaveLength(spec.points.length + (kind === 'straight' ? 2 : 0));
     expect(deviation(joined, spec)).toBeLessThan(1e-6);
   });
 
-  it('opens a closed path where it is cut', () => {
-    const [opened, ...more] = splitAt(bent('smooth', true), 2)!;
-    expect(more).toEqual([]);
-    expect(opened).toMatchObject({ closed: false });
-    expect(opened!.points).toHaveLength(BENDS.length + 1);
-    expect(lengthOf(opened!)).toBeCloseTo(lengthOf(bent('smooth', true)), 6);
+  it.each(THROUGH)('opens a closed %s path where it is cut, wherever that is', (kind) => {
+    const closed = bent(kind, true);
+    for (const i of [0, 2, 4]) {
+      const [opened, ...more] = splitAt(closed, i)!;
+      expect(more).toEqual([]);
+      expect(opened).toMatchObject({ closed: false });
+      expect(distance(opened!.points[0]!.position, opened!.points.at(-1)!.position)).toBeLessThan(1e-9);
+      expect(lengthOf(opened!)).toBeCloseTo(lengthOf(closed), 6);
+    }
   });
 
   it('does not cut at ends or where there is nothing to cut', () => {

@@ -1,8 +1,10 @@
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
 import type { PathPoint } from '../path-spec';
-import { curveKind, type CurveSpec } from '../registry';
+import { buildArcTable, stationOf } from '../arc-table';
+import { compileCurve, curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
+import { insertAt, type Inserted } from './insert-at';
 
 /**
  * A path cut in two at point i, both parts as the whole was; a closed one is opened there instead and stays one. Undefined where there is
@@ -12,6 +14,10 @@ export function splitAt(spec: CurveSpec, i: number): readonly CurveSpec[] | unde
   const n = spec.points.length;
   if (i < 0 || i >= n || (!spec.closed && (i === 0 || i === n - 1)) || curveKind(spec).alwaysClosed) return undefined;
   if (curveKind(spec).group === 'numbers') return undefined;
+  // A closed path may as well begin at its next corner: this one's arc then lies within it.
+  const [begun, at] = spec.closed && i === 0 ? [{ ...spec, points: [...spec.points.slice(1), spec.points[0]!] }, n - 1] : [spec, i]; // prettier-ignore
+  const rounded = throughRounding(begun, at);
+  if (rounded) return splitAt(rounded.spec, rounded.point);
   // What lies beyond the cut has a say in the tangents here: they are held.
   const fixed = fixedTangents(spec);
   if (fixed.points.length !== n) return undefined;
@@ -35,4 +41,17 @@ function fixedTangents(spec: CurveSpec): CurveSpec {
       isSmooth(point) ? { ...point, ...controlsAt(spec, i), as: 'handles' } : point,
     ),
   };
+}
+
+/** The path with a point in the middle of a rounded corner's arc, which two corners make up then; undefined where there is no arc. */
+function throughRounding(spec: CurveSpec, i: number): Inserted | undefined {
+  const { uses } = curveKind(spec);
+  const { radius = 0, as } = spec.points[i]!;
+  if (!uses.radius || radius <= 0 || (uses.manners && as !== 'corner')) return undefined;
+  const compiled = compileCurve(spec);
+  if (!compiled.ok) return undefined;
+  const station = stationOf(buildArcTable(compiled.value), compiled.value.pointParams[i]!);
+  const corners = insertAt(spec, station);
+  const halved = corners && corners.spec.points.length > spec.points.length && insertAt(corners.spec, station);
+  return halved && (halved.spec.points[halved.point]!.radius ?? 0) === 0 ? halved : undefined;
 }
