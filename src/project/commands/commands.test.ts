@@ -3,7 +3,8 @@ import type { CurveKindName } from '../../core/curve/registry';
 import { causeway } from '../samples';
 import type { Project } from '../schema';
 import { applyRemedy } from './apply-remedy';
-import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, reverse, setClosed } from './paths';
+import { reverse } from './path-runs';
+import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, setClosed } from './paths';
 import { changeRun, deleteRun, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
 

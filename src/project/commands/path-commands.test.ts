@@ -1,6 +1,7 @@
 import type { CurveSpec } from '../../core/curve/registry';
 import { endOf } from '../../core/curve/edit/end-leg';
 import { distance, type Vec3 } from '../../core/math/vec3';
+import { compiled, tableOf } from '../../core/testing/runs';
 import { causeway, saltgrassLanding } from '../samples';
 import { projectSchema, assetIdsOf, type Guide, type Project } from '../schema';
 import { addGuide, changeGuide, deleteGuide } from './guides';
@@ -13,9 +14,9 @@ import {
   pastePoints,
   plugEnd,
   setPoint,
-  splitPath,
   transform,
 } from './paths';
+import { reverse, splitPath } from './path-runs';
 import { setStep } from './runs';
 
 const PATH = 'causeway-line';
@@ -51,6 +52,32 @@ describe('cutting a path', () => {
     expect(curveOf(cut).points).toHaveLength(4);
     expect(curveOf(cut, second.path).points[0]!.position).toEqual(curveOf(cut).points[3]!.position);
     expect(projectSchema.safeParse(cut).success).toBe(true);
+  });
+
+  it('keeps every run on what it reached of it', () => {
+    const reaching = (from: number | null, to: number | null) => {
+      const project = setStep(causeway(), 'causeway', 'laying', { from, to });
+      const cutAt = tableOf(compiled(curveOf(project)), 'upright').pointStations[3]!;
+      const cut = splitPath(project, PATH, 3, ids())!;
+      const mine = cut.runs.filter(({ name }) => name.startsWith('Causeway'));
+      return mine.map(({ path, laying }) => {
+        const shift = path === PATH ? 0 : cutAt;
+        const at = (s: number | null) => (s === null ? null : Number((s + shift).toFixed(6)));
+        return [path === PATH, at(laying.from), at(laying.to)];
+      });
+    };
+    // Cut at some 53 m.
+    expect(reaching(5, 30)).toEqual([[true, 5, 30]]);
+    expect(reaching(70, 100)).toEqual([[false, 70, 100]]);
+    expect(reaching(5, 100)).toEqual([[true, 5, null], [false, null, 100]]); // prettier-ignore
+  });
+
+  it('reversed leaves runs where they lie', () => {
+    const project = setStep(causeway(), 'causeway', 'laying', { from: 10, to: null });
+    const length = tableOf(compiled(curveOf(project)), 'upright').length;
+    const reversed = reverse(project, PATH);
+    expect(reversed.runs[0]!.laying).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
+    expect(reverse(reversed, PATH)).toEqual(project);
   });
 
   it('opens a closed one, and does nothing at an end', () => {

@@ -10,8 +10,6 @@ import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
 import { joinPaths } from '../../core/curve/edit/join';
 import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../core/curve/edit/move-point';
-import { reversePath } from '../../core/curve/edit/reverse';
-import { splitAt } from '../../core/curve/edit/split';
 import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import { fitsPath, type PathPoint } from '../../core/curve/path-spec';
 import type { CurveSpec } from '../../core/curve/registry';
@@ -107,24 +105,6 @@ function changedOr(project: Project, id: string, change: (curve: CurveSpec) => C
   return changed === project ? undefined : changed;
 }
 
-/**
- * Cuts a path at point i. The second part becomes a path of its own (`newId` names it), and every run along the path goes on there as a
- * copy. Undefined where there is nothing to cut.
- */
-export function splitPath(project: Project, id: string, i: number, newId: () => string): Project | undefined {
-  const path = project.paths.find((p) => p.id === id);
-  const parts = path && splitAt(path.curve as CurveSpec, i);
-  if (!parts) return undefined;
-  const first = changeCurve(project, id, () => parts[0]!);
-  if (!parts[1]) return first;
-  const second = newId();
-  const copies = project.runs
-    .filter((run) => run.path === id)
-    .map((run) => ({ ...run, id: newId(), name: `${run.name.slice(0, 190)}, part 2`, path: second }));
-  const cut = { id: second, name: `${path.name.slice(0, 190)}, part 2`, curve: parts[1] as Path['curve'] };
-  return { ...first, paths: [...first.paths, cut], runs: [...first.runs, ...copies] };
-}
-
 /** Joins another path to this one; the runs that followed it go, for this path's runs go on there. */
 export function joinPath(project: Project, id: string, otherId: string): Project | undefined {
   const other = project.paths.find((p) => p.id === otherId);
@@ -140,8 +120,6 @@ export function joinPath(project: Project, id: string, otherId: string): Project
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>
   changeCurve(project, id, (curve) => extendPath(curve, end, position));
-
-export const reverse = (project: Project, id: string): Project => changeCurve(project, id, reversePath);
 
 /** Sets one of the numbers that the path's kind asks for. */
 export const setNumber = (project: Project, id: string, key: string, value: number): Project =>

@@ -1,0 +1,63 @@
+import { reversePath } from '../../core/curve/edit/reverse';
+import { splitAt } from '../../core/curve/edit/split';
+import { buildArcTable } from '../../core/curve/arc-table';
+import { compileCurve, type CurveSpec } from '../../core/curve/registry';
+import type { Path, Project, Run } from '../schema';
+import { changeCurve } from './paths';
+
+const lengthOf = (curve: CurveSpec): number => {
+  const compiled = compileCurve(curve);
+  return compiled.ok ? buildArcTable(compiled.value).length : 0;
+};
+
+/** There and back again is where it was. */
+const toNanometres = (metres: number): number => Math.round(metres * 1e9) / 1e9;
+
+const withReach = (run: Run, from: number | null, to: number | null): Run => ({
+  ...run,
+  laying: { ...run.laying, from, to },
+});
+
+/** A path run through the other way; what its runs reach of it stays where it is. */
+export function reverse(project: Project, id: string): Project {
+  const path = project.paths.find((p) => p.id === id);
+  if (!path) return project;
+  const length = lengthOf(path.curve as CurveSpec);
+  const other = (station: number | null) => (station === null ? null : Math.max(toNanometres(length - station), 0));
+  return {
+    ...changeCurve(project, id, reversePath),
+    runs: project.runs.map((run) =>
+      run.path === id ? withReach(run, other(run.laying.to), other(run.laying.from)) : run,
+    ),
+  };
+}
+
+/**
+ * Cuts a path at point i. The second part becomes a path of its own (`newId` names it); runs go on along the part that they reach, as a copy
+ * where they reach both. A closed path is opened there. Undefined where there is nothing to cut.
+ */
+export function splitPath(project: Project, id: string, i: number, newId: () => string): Project | undefined {
+  const path = project.paths.find((p) => p.id === id);
+  const parts = path && splitAt(path.curve as CurveSpec, i);
+  if (!parts) return undefined;
+  const first = changeCurve(project, id, () => parts[0]!);
+  if (!parts[1]) return first;
+  const second = newId();
+  const cutAt = lengthOf(parts[0]!);
+  const copies: Run[] = [];
+  const runs = first.runs.map((run) => {
+    if (run.path !== id) return run;
+    const { from, to } = run.laying;
+    if (to !== null && to <= cutAt) return run;
+    const beyond = withReach(
+      { ...run, path: second },
+      from !== null && from > cutAt ? toNanometres(from - cutAt) : null,
+      to === null ? null : toNanometres(to - cutAt),
+    );
+    if (from !== null && from >= cutAt) return beyond;
+    copies.push({ ...beyond, id: newId(), name: `${run.name.slice(0, 190)}, part 2` });
+    return withReach(run, from, null);
+  });
+  const cut = { id: second, name: `${path.name.slice(0, 190)}, part 2`, curve: parts[1] as Path['curve'] };
+  return { ...first, paths: [...first.paths, cut], runs: [...runs, ...copies] };
+}
