@@ -69,8 +69,12 @@ export function turnUpBy(frames: Float64Array, sample: number, c: number, s: num
 /** Signed angle about forward from the stored up vector of `sample` to the vector given. */
 export function angleFromUp(frames: Float64Array, sample: number, x: number, y: number, z: number): number {
   const at = sample * FRAME_STRIDE;
-  const [fx, fy, fz] = [frames[at + 3]!, frames[at + 4]!, frames[at + 5]!];
-  const [ux, uy, uz] = [frames[at + UP]!, frames[at + UP + 1]!, frames[at + UP + 2]!];
+  const fx = frames[at + 3]!;
+  const fy = frames[at + 4]!;
+  const fz = frames[at + 5]!;
+  const ux = frames[at + UP]!;
+  const uy = frames[at + UP + 1]!;
+  const uz = frames[at + UP + 2]!;
   const crossed = (uy * z - uz * y) * fx + (uz * x - ux * z) * fy + (ux * y - uy * x) * fz;
   return Math.atan2(crossed, ux * x + uy * y + uz * z);
 }

@@ -45,7 +45,9 @@ function facing(frames: Float64Array, intervals: number) {
   const weights = new Float64Array(intervals + 1);
   let most = 0;
   for (let i = 0, at = CURVATURE; i <= intervals; i++, at += FRAME_STRIDE) {
-    const [x, y, z] = [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+    const x = frames[at]!;
+    const y = frames[at + 1]!;
+    const z = frames[at + 2]!;
     weights[i] = x * x + y * y + z * z;
     most = Math.max(most, weights[i]!);
   }
