@@ -200,6 +200,16 @@ test('a path is brought from a drawing, refused when there is none, and written'
   await dialog.getByRole('button', { name: 'Use it for Causeway' }).click();
   await settled(page);
   expect(await pathLength(page)).toBeCloseTo(50, 1);
+  // The view shows all of it, from end to end.
+  const view = (await page.getByRole('region', { name: 'Bent view' }).boundingBox())!;
+  const [start, end] = [await middleOf(page, 1), await middleOf(page, 3)];
+  for (const { x, y } of [start, end]) {
+    expect(x).toBeGreaterThan(view.x);
+    expect(x).toBeLessThan(view.x + view.width);
+    expect(y).toBeGreaterThan(view.y);
+    expect(y).toBeLessThan(view.y + view.height);
+  }
+  expect(Math.hypot(start.x - end.x, start.y - end.y)).toBeGreaterThan(view.width / 4);
   await page.getByRole('button', { name: 'More', exact: true }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: /^Write stations as CSV/ }).click();

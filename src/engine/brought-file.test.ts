@@ -45,7 +45,7 @@ describe('a file of paths', () => {
     const brought = await read('kerb.csv', 'easting,northing,height\n500000,5400000,12\n500100,5400000,13');
     const { placing, note } = summaryOf(brought);
     expect(placing.toOrigin).toBe(true);
-    expect(note).toMatch(/begins at the origin here/);
+    expect(note).toMatch(/far from the origin of its file/);
     const [line] = placeLines(brought, placing);
     expect(line!.curve.points.map(({ position }) => position)).toEqual([[0, 0, 0], [100, 1, 0].map((v) => expect.closeTo(v, 9))]); // prettier-ignore
     expect(line!.problem).toBeUndefined();

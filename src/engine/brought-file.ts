@@ -39,7 +39,7 @@ export function summaryOf({ paths, ...of }: BroughtPaths): BroughtFile {
   const unit = of.unit ?? 1;
   const { far, size } = extent(lines);
   const isFar = far * unit > FAR;
-  const notes = [of.note, isFar && 'It lies far from the origin of its file, and begins at the origin here.'];
+  const notes = [of.note, isFar && 'It lies far from the origin of its file: let it begin at the origin here.'];
   const note = notes.filter(Boolean).join(' ');
   const placing: Placing = {
     unit,

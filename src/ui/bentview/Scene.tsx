@@ -14,6 +14,7 @@ import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { RunMesh } from './RunMesh';
 import { boundingSphere, framePlaces, sceneBox } from './scene-box';
+import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
 
@@ -47,6 +48,7 @@ export function Scene({ viewport }: { viewport: Viewport }) {
   }, [framing, guide, own, shown, viewport]);
   // The first results arrive after the first frame: that is when the scene is framed.
   const isReady = shown.length > 0;
+  const late = useLateFraming(framing.count);
   return (
     <Canvas
       frameloop="demand"
@@ -58,7 +60,7 @@ export function Scene({ viewport }: { viewport: Viewport }) {
     >
       <ViewCamera
         view={view}
-        framing={framing.count * 2 + (isReady ? 1 : 0)}
+        framing={framing.count * 4 + (late === framing.count ? 2 : 0) + (isReady ? 1 : 0)}
         places={places}
         sphere={sphere}
         isStill={tool === 'freehand' || tool === 'choose'}
