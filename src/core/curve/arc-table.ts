@@ -141,3 +141,7 @@ export function fillParams(out: Float64Array, table: ArcTable, stations: Float64
     fromS = s;
   }
 }
+
+/** The station of every path point, metres. */
+export const pointStationsOf = (table: ArcTable): Float64Array =>
+  Float64Array.from(table.curve.pointParams, (u) => stationOf(table, u));

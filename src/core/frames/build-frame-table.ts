@@ -1,4 +1,4 @@
-import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
+import { fillParams, pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import type { Surface } from '../guides/surface';
 import { KINK_ANGLE } from '../math/tolerance';
@@ -28,8 +28,7 @@ export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTa
   const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
   fillSamples(frames, arc, length / intervals, 0, intervals + 1);
   const kinks = findKinks(arc, 0, curve.breaks.length - 1);
-  const pointStations = Float64Array.from(curve.pointParams, (u) => stationOf(arc, u));
-  return frameSamples(frames, arc, { kinks, pointStations }, spec, options);
+  return frameSamples(frames, arc, { kinks, pointStations: pointStationsOf(arc) }, spec, options);
 }
 
 /** Writes position, forward and curvature of the samples from `first` up to, but without, `end`; `step` metres apart. */

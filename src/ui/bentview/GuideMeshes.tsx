@@ -75,7 +75,7 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
 }
 
 /** A guide's mesh in the scene; a brought one's is read once. */
-export function useGuideMesh(guide: Guide): GuideMesh | undefined {
+function useGuideMesh(guide: Guide): GuideMesh | undefined {
   const { baker } = useApp();
   const { shape, position, turn } = guide;
   const asset = shape.from === 'asset' ? shape.asset : undefined;

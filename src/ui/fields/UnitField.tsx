@@ -9,14 +9,16 @@ const UNITS = [
   { metres: 1000, label: 'kilometres' },
 ];
 
+const namedUnit = (unit: number): number | undefined =>
+  UNITS.find(({ metres }) => Math.abs(metres - unit) < metres * 1e-9)?.metres;
+
 /** Whether a unit has a name here. */
-export const isNamedUnit = (unit: number): boolean =>
-  UNITS.some(({ metres }) => Math.abs(metres - unit) < metres * 1e-9);
+export const isNamedUnit = (unit: number): boolean => namedUnit(unit) !== undefined;
 
 /** What a file's numbers count, in metres; a unit without a name is listed as it is. */
 export function UnitField(props: { label: string; value: number; onChange: (metres: number) => void }) {
   const { label, value, onChange } = props;
-  const named = UNITS.find(({ metres }) => Math.abs(metres - value) < metres * 1e-9)?.metres;
+  const named = namedUnit(value);
   const own = { value: String(value), label: `${Number(value.toPrecision(6))} m` };
   return (
     <ChoiceField

@@ -1,5 +1,5 @@
 import { valuesAlong } from '../../frames/along-points';
-import { stationOf, type ArcTable } from '../arc-table';
+import { pointStationsOf, type ArcTable } from '../arc-table';
 import type { PathPoint, PathShape } from '../path-spec';
 
 /**
@@ -13,8 +13,7 @@ export function carryValues(
   table: ArcTable,
 ): readonly PathPoint[] {
   const { curve, length } = table;
-  const own = Float64Array.from(curve.pointParams, (u) => stationOf(table, u));
-  const { roll, gauge } = valuesAlong(before.points, own, curve.closed ? length : undefined);
+  const { roll, gauge } = valuesAlong(before.points, pointStationsOf(table), curve.closed ? length : undefined);
   if (!roll && !gauge) return points;
   return points.map((point, i) => ({
     ...point,

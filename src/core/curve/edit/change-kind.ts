@@ -1,4 +1,4 @@
-import { buildArcTable, stationOf } from '../arc-table';
+import { buildArcTable, pointStationsOf } from '../arc-table';
 import { fitHandles } from '../fit-handles';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
@@ -37,17 +37,12 @@ function fitted(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   const { closed } = compiled.value;
   const table = buildArcTable(compiled.value);
   const handles = fitHandles(compiled.value, table.length * FIT_SHARE);
-  const points = carryValues(handles, pointStations({ kind: 'handles', closed, points: handles }), spec, table);
+  const drawn = compileCurve({ kind: 'handles', closed, points: handles });
+  if (!drawn.ok) return { ...spec, kind };
+  const points = carryValues(handles, pointStationsOf(buildArcTable(drawn.value)), spec, table);
   if (kind === 'smooth') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, held: true })) };
   if (kind === 'mixed') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, as: 'handles' })) };
   return { ...spec, kind, closed, points };
-}
-
-function pointStations(spec: CurveSpec): readonly number[] {
-  const compiled = compileCurve(spec);
-  if (!compiled.ok) return [];
-  const table = buildArcTable(compiled.value);
-  return Array.from(compiled.value.pointParams, (u) => stationOf(table, u));
 }
 
 const MANNERS: Partial<Record<CurveKindName, PointManner>> = {
