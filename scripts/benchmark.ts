@@ -1,10 +1,11 @@
 // Speeds as ratios in one run, so that they mean the same on every machine. Prints one line for each claim.
+import { SliceStore } from '../src/core/bending/slice-store';
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { transformPoints } from '../src/core/curve/edit/transform-points';
 import { followCurve } from '../src/core/curve/follow-curve';
 import type { FrameRuleName } from '../src/core/frames/registry';
-import { followTable, frameBase } from '../src/core/frames/follow-table';
+import { followTable } from '../src/core/frames/follow-table';
 import { bendPiece } from '../src/core/bending/bend-piece';
 import { bendRun, buildRunMesh, buildTopology, fillRun } from '../src/core/bending/build-run';
 import { planRun } from '../src/core/bending/plan-run';
@@ -131,7 +132,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     bending: { ...JOB_DEFAULTS.bending, slicing: { by: 'off' as const } },
   };
   const bend = () => {
-    const plan = planRun({ table, segment, job, time: null, slices: new Map() });
+    const plan = planRun({ table, segment, job, time: null, slices: new SliceStore() });
     if (plan.ok) buildRunMesh(plan.value, table, segment.mesh);
   };
   const vertices = segment.mesh.positions.length / 3;
@@ -141,7 +142,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     'centripetal',
   );
   const tube = () => new TubeGeometry(curve, Math.round(vertices / (sides + 1)) - 1, 0.5, sides);
-  const plan = planRun({ table, segment, job, time: null, slices: new Map() });
+  const plan = planRun({ table, segment, job, time: null, slices: new SliceStore() });
   const [outP, outN] = [new Float32Array(vertices * 3), new Float32Array(vertices * 3)];
   const again = () => plan.ok && fillRun(outP, outN, plan.value, table);
   const [a, b, k] = race([bend, tube, again] as const, 12);
@@ -180,7 +181,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 {
   const road = prepare({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
   const fine = sliceSegment(road, evenPlanes(4, 100));
-  const slices = new Map();
+  const slices = new SliceStore();
   let vertices = 0;
   let step = 0;
   // As in the app: texture coordinates and indices are made anew only when pieces change their rows.
@@ -305,7 +306,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     const spec = { rule, up: [0, 1, 0] } as const;
     const path = longPath(n);
     const arc = buildArcTable(curveOf(path));
-    const base = frameBase(arc, buildFrameTable(arc, spec, { tolerance: 0.001 }));
+    const base = { arc, table: buildFrameTable(arc, spec, { tolerance: 0.001 }) };
     const chosen = Array.from({ length: touched }, (_, k) => (n >> 1) + k);
     let k = 0;
     // As they come to a worker: copies, of which no point is the very one of before.

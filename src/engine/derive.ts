@@ -1,13 +1,14 @@
 import { bendTolerance } from '../core/bending/bending-spec';
-import { planRun, type RunPlan, type SliceStore } from '../core/bending/plan-run';
+import { layRun, poseRun, type LaidRun, type RunPlan } from '../core/bending/plan-run';
 import type { RunJob } from '../core/bending/run-spec';
+import { SliceStore } from '../core/bending/slice-store';
 import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import { followCurve } from '../core/curve/follow-curve';
 import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
-import { followTable, frameBase, type FrameBase } from '../core/frames/follow-table';
+import { followTable, type FrameBase } from '../core/frames/follow-table';
 import type { FrameTable } from '../core/frames/frame-table';
 import type { Surface } from '../core/guides/surface';
 import { partOf, type OnProgress } from '../core/math/progress';
@@ -40,7 +41,6 @@ export interface ReadySegment {
   /** Before and after cleaning. */
   readonly figures: { readonly before: MeshFigures; readonly after: MeshFigures };
   readonly support: Float64Array;
-  readonly slices: SliceStore;
 }
 
 /** What of a project one run's geometry follows from. */
@@ -61,8 +61,14 @@ export interface DerivedRun {
   readonly findings: readonly Finding[];
 }
 
+/** What of a run does not hang on the time. */
+interface Standing {
+  readonly laid: LaidRun;
+  readonly findings: readonly Finding[];
+}
+
 /** Frames are sampled this many times finer than the bend's tolerance, so that blending between them stays far below it. */
-const TABLE_FINENESS = 16;
+export const TABLE_FINENESS = 16;
 
 /** Derives runs, and keeps what does not change from one edit to the next: keyed by the values it was computed from. */
 export class Deriver {
@@ -75,6 +81,9 @@ export class Deriver {
   readonly guides: GuideKeeper;
   readonly #arcs = new Recent<Result<ArcTable>>(24);
   readonly #tables = new Recent<FrameTable>(48);
+  readonly #standing = new Recent<Result<Standing>>(16);
+  readonly #slices = new SliceStore();
+  readonly #numbers = new Numbers();
 
   constructor(loadAsset: LoadAsset, loadBytes: LoadBytes = async () => undefined) {
     this.#loadAsset = loadAsset;
@@ -93,29 +102,37 @@ export class Deriver {
   ): Promise<Result<DerivedRun>> {
     const ready = await this.segment(this.#filled(source), onProgress);
     if (!ready.ok) return ready;
-    const { prepared, support, slices } = ready.value;
     const { job, curve } = source;
-    const half = halfWidth(prepared.box);
+    const half = halfWidth(ready.value.prepared.box);
     const guides = await this.guides.all(source.guides);
     const sat = guides.find(({ id }) => id === job.bending.frames.guide);
     const table = this.table(curve, job, bendTolerance(job.bending, half) / TABLE_FINENESS, { sat, isDragged });
     if (!table.ok) return table;
-    const plan = planRun({ table: table.value, segment: prepared, job, time, slices });
-    if (!plan.ok) return plan;
-    const { prepare } = source.segment;
-    const { laying } = plan.value;
-    const findings = findAll({
-      table: table.value,
-      path: curve,
-      segment: prepared,
-      prepare,
-      isBrought: source.segment.source.from === 'asset',
-      support,
-      job,
-      laying,
-      guides,
+    const standing = this.#stand(source, ready.value, table.value, guides);
+    if (!standing.ok) return standing;
+    const { laid, findings } = standing.value;
+    const plan = poseRun(laid, job, time);
+    return ok({ source, ready: ready.value, table: table.value, plan, findings }, ready.warnings);
+  }
+
+  /** Laid, sliced and checked once for all times. */
+  #stand(source: RunSource, ready: ReadySegment, table: FrameTable, guides: readonly ReadyGuide[]): Result<Standing> {
+    const { job, curve, segment } = source;
+    const { prepared, support } = ready;
+    const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
+    const spec = JSON.stringify([job.laying, job.bending, job.motion.growth, segment.prepare, checked]);
+    return this.#standing.get(`${this.#numbers.of(table)}:${this.#numbers.of(ready)}:${spec}`, () => {
+      const laid = layRun({ table, segment: prepared, job, slices: this.#slices });
+      if (!laid.ok) return laid;
+      const { laying, tolerance } = laid.value;
+      const isBrought = segment.source.from === 'asset';
+      const { prepare } = segment;
+      const findings = findAll({
+        ...{ table, path: curve, segment: prepared, prepare, isBrought, support, job, laying, guides },
+        rowTolerance: tolerance,
+      });
+      return ok({ laid: laid.value, findings });
     });
-    return ok({ source, ready: ready.value, table: table.value, plan: plan.value, findings }, ready.warnings);
   }
 
   /** A made segment that is to fill the path, made as long as the reach. */
@@ -164,7 +181,7 @@ export class Deriver {
     const support = buildSupport(prepared.value.mesh.positions);
     onProgress?.(1);
     const figures = { before, after };
-    return ok({ key, prepared: finished.value, figures, support, slices: new Map() }, mesh.warnings);
+    return ok({ key, prepared: finished.value, figures, support }, mesh.warnings);
   }
 
   /** The last few meshes stay: every change to how one is prepared asks for it again. */
@@ -219,7 +236,7 @@ export class Deriver {
     const { points } = curve;
     const table = this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, points, surface }));
     if (points.length >= LONG)
-      this.#keepBase(baseKey(curve, tolerance), { path: curve, base: frameBase(arc.value, table) });
+      this.#keepBase(baseKey(curve, tolerance), { path: curve, base: { arc: arc.value, table } });
     return ok(table);
   }
 
@@ -246,6 +263,19 @@ export class Deriver {
 interface LongBase {
   readonly path: CurveSpec;
   readonly base: FrameBase;
+}
+
+/** Numbers things in the order in which they are met, for keys. */
+class Numbers {
+  readonly #known = new WeakMap<object, number>();
+  #next = 0;
+
+  of(thing: object): number {
+    const known = this.#known.get(thing);
+    if (known !== undefined) return known;
+    this.#known.set(thing, this.#next);
+    return this.#next++;
+  }
 }
 
 /** Shorter paths are quick to build as a whole. */

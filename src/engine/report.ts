@@ -1,6 +1,7 @@
 import { FRAME_STRIDE, TWIST, type FrameTable } from '../core/frames/frame-table';
 import { fillFrame } from '../core/frames/fill-frame';
-import { tightest } from '../core/frames/tightness';
+import { turnBetween } from '../core/frames/double-reflection';
+import { eachFrame, tightest } from '../core/frames/tightness';
 import type { Finding } from '../core/findings/finding';
 import type { DerivedRun } from './derive';
 
@@ -83,17 +84,17 @@ function twistOf(
   rollPerMetre: number,
   { from, to }: { from: number; to: number },
 ): RunReport['twist'] {
-  let least = Infinity;
-  let greatest = -Infinity;
-  let total = 0;
-  const first = Math.ceil(from / table.step - 1e-9);
-  const last = Math.min(Math.floor(to / table.step + 1e-9), table.intervals);
-  for (let i = first; i <= last; i++) {
-    const twist = table.frames[i * FRAME_STRIDE + TWIST]! + rollPerMetre;
+  let [least, greatest, last, total] = [Infinity, -Infinity, from, rollPerMetre * (to - from)];
+  const pair = new Float64Array(2 * FRAME_STRIDE);
+  eachFrame(table, from, to, (frames, at, station) => {
+    const twist = frames[at + TWIST]! + rollPerMetre;
     least = Math.min(least, twist);
     greatest = Math.max(greatest, twist);
-    total += twist * (i === first || i === last ? 0.5 : 1) * table.step;
-  }
+    pair.copyWithin(0, FRAME_STRIDE);
+    pair.set(frames.subarray(at, at + FRAME_STRIDE), FRAME_STRIDE);
+    if (station > last) total += turnBetween(pair, 0, 1);
+    last = station;
+  });
   return { total, leastPerMetre: least, greatestPerMetre: greatest };
 }
 

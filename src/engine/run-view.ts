@@ -2,10 +2,6 @@ import { bendRun, buildTopology, type Topology } from '../core/bending/build-run
 import { bendTolerance } from '../core/bending/bending-spec';
 import type { RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
-import { tightnessAt } from '../core/findings/checks/folding-over';
-import { FRAME_STRIDE, SIDE, UP } from '../core/frames/frame-table';
-import { slopeOf, type Slope } from '../core/frames/slope';
-import { curvatureAt, tightest, type Tightest } from '../core/frames/tightness';
 import { lay, type Laying } from '../core/laying/lay';
 import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
 import { boxOf, type Box } from '../core/mesh/box';
@@ -14,6 +10,7 @@ import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../core/segment/prepare';
 import type { DerivedRun } from './derive';
+import { viewPath, type PathView } from './path-view';
 
 /** What a laying rule would come to; absent when it cannot be laid. */
 export interface LayingChoice {
@@ -21,26 +18,6 @@ export interface LayingChoice {
   readonly stretch: number;
   readonly gap: number;
   readonly remainder: number;
-}
-
-/** The path as samples: metres, 1/m, radians. All arrays have one entry (three for `line`) a sample. */
-export interface PathView {
-  readonly length: number;
-  readonly planLength: number;
-  readonly closed: boolean;
-  readonly step: number;
-  readonly line: Float32Array;
-  /** Unit vectors: up and side of the frames, three numbers a sample. */
-  readonly ups: Float32Array;
-  readonly sides: Float32Array;
-  /** Radians per metre that matching the ends adds. */
-  readonly endTwist: number;
-  readonly curvature: Float32Array;
-  /** Share of the radius that the section uses on the inner side; folds over at 1. */
-  readonly tightness: Float32Array;
-  readonly pointStations: Float64Array;
-  readonly tightest: Tightest;
-  readonly slope: Slope;
 }
 
 /** A run as the screen shows it. */
@@ -102,23 +79,6 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
   const look = plan.pieces[0]?.look ? JSON.stringify(source.job.laying.variation) : '';
   const topologyKey = numbers.prefix + keyOf(plan.pieces.map(({ segment }) => numbers.of(segment))) + look;
   const { mesh } = ready.prepared;
-  const count = table.intervals + 1;
-  const line = new Float32Array(count * 3);
-  const ups = new Float32Array(count * 3);
-  const sides = new Float32Array(count * 3);
-  const curvature = new Float32Array(count);
-  const tightness = new Float32Array(count);
-  const checked = { table, support: ready.support, job: source.job, laying: plan.laying };
-  for (let i = 0; i < count; i++) {
-    for (let c = 0; c < 3; c++) {
-      line[i * 3 + c] = table.frames[i * FRAME_STRIDE + c]!;
-      ups[i * 3 + c] = table.frames[i * FRAME_STRIDE + UP + c]!;
-      sides[i * 3 + c] = table.frames[i * FRAME_STRIDE + SIDE + c]!;
-    }
-    curvature[i] = curvatureAt(table, i);
-    tightness[i] = tightnessAt(checked, i);
-  }
-  const { reach } = plan.laying;
   return {
     ...bent,
     topologyKey,
@@ -126,21 +86,7 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
     surfaceKey: ready.key,
     ...(held.surfaceKey !== ready.key && { surface: { materials: mesh.materials, images: mesh.images } }),
     box: boxOf(bent.positions),
-    path: {
-      length: table.length,
-      planLength: table.planLength,
-      closed: table.closed,
-      step: table.step,
-      line,
-      ups,
-      sides,
-      endTwist: table.endTwist,
-      curvature,
-      tightness,
-      pointStations: table.pointStations,
-      tightest: tightest(table, reach.from, reach.to),
-      slope: slopeOf(table),
-    },
+    path: viewPath(derived),
     laying: plan.laying,
     choices: layingChoices(derived),
     findings,
@@ -178,15 +124,8 @@ function ownTopology(plan: RunPlan): Topology {
 
 /** The buffers of a view that may be handed over instead of copied. */
 export function transferables(view: RunView): ArrayBuffer[] {
-  const arrays = [
-    view.positions,
-    view.normals,
-    view.path.line,
-    view.path.curvature,
-    view.path.tightness,
-    view.path.ups,
-    view.path.sides,
-  ];
+  const { line, tightness, ups, sides, stations } = view.path;
+  const arrays = [view.positions, view.normals, line, tightness, ups, sides, stations];
   const { uvs, indices, colours } = view.topology ?? {};
   const topology = [uvs, indices, colours].filter((array) => array !== undefined);
   return [...arrays, ...topology].map((array) => array.buffer as ArrayBuffer);

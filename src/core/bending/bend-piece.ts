@@ -13,6 +13,7 @@ import {
 import type { OnProgress } from '../math/progress';
 import type { PreparedSegment } from '../segment/prepare';
 import { stiffPlaces } from '../segment/stiff-zones';
+import { blendCorner, buildMitre, leanInto, turnMitred, type MitredRow } from './mitre';
 
 /** How one piece lies on the path. */
 export interface Bend {
@@ -57,6 +58,11 @@ export function bendPiece(
     turnRows(outNormals, firstVertex * 3, mesh.positions, mesh.normals, some, frames, factors, bend);
     onProgress?.(Math.min(1, (r + perStep) / rowCount));
   }
+  for (const mitred of rowFrame.mitred) {
+    const some = rows.subarray(mitred.row, mitred.row + 2);
+    placeRows(outPositions, firstVertex * 3, mesh.positions, some, mitred.frame, bend.gauge);
+    turnMitred(outNormals, firstVertex * 3, segment, mitred, rowFrame, bend.gauge);
+  }
 }
 
 /** How many vertices go between two steps of progress, some milliseconds' worth. */
@@ -77,6 +83,8 @@ interface RowFrames {
   readonly frames: Float64Array;
   /** Metres along the path per metre of segment, for every row. */
   readonly factors: Float64Array;
+  /** Rows that lean towards the plane of a corner. */
+  readonly mitred: readonly MitredRow[];
 }
 
 function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): RowFrames {
@@ -85,28 +93,42 @@ function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): Row
   const frames = new Float64Array(rowCount * FRAME_STRIDE);
   const factors = new Float64Array(rowCount).fill(bend.factor);
   const places = segment.stiff.length > 0 ? stiffPlaces(segment, bend.factor) : undefined;
+  const mitre = buildMitre(segment, table, bend);
+  const mitred: MitredRow[] = [];
   for (let r = 0; r < rowCount; r++) {
     const at = r * FRAME_STRIDE;
     const x = mesh.positions[rows[r]! * 3]!;
     const place = places?.(x);
-    const station = bend.station + (place ? place.frameAt : bend.factor * x);
-    fillFrame(frames, at, table, station);
+    let station = bend.station + (place ? place.frameAt : bend.factor * x);
+    const corner = mitre?.(r, station);
+    if (corner) station = corner.station;
+    fillFrame(frames, at, table, station, corner?.isBefore);
     if (place) {
       factors[r] = place.factor;
       if (place.isStiff) carryStiff(frames, at, place.along - place.frameAt, bend.rollPerMetre);
     }
     const angle = bend.roll + bend.rollPerMetre * (station - bend.rollFrom);
-    if (angle === 0) continue;
-    const c = Math.cos(angle);
-    const s = Math.sin(angle);
-    for (let k = at; k < at + 3; k++) {
-      const u = frames[k + UP]!;
-      const v = frames[k + SIDE]!;
-      frames[k + UP] = u * c + v * s;
-      frames[k + SIDE] = v * c - u * s;
+    const [c, s] = [Math.cos(angle), Math.sin(angle)];
+    if (corner && corner.share > 0 && !place?.isStiff) {
+      const frame = frames.slice(at, at + FRAME_STRIDE);
+      leanInto(frame, table, corner);
+      roll(frame, 0, c, s);
+      mitred.push({ row: r, frame, ...corner });
     }
+    if (corner?.isBoth) blendCorner(frames, at, table, corner.kink);
+    if (angle !== 0) roll(frames, at, c, s);
   }
-  return { frames, factors };
+  return { frames, factors, mitred };
+}
+
+/** Turns up and side of a frame about forward. */
+function roll(frames: Float64Array, at: number, c: number, s: number): void {
+  for (let k = at; k < at + 3; k++) {
+    const u = frames[k + UP]!;
+    const v = frames[k + SIDE]!;
+    frames[k + UP] = u * c + v * s;
+    frames[k + SIDE] = v * c - u * s;
+  }
 }
 
 /** Moves a frame `by` metres along its own forward and takes bend and twist out of it, the run's own roll per metre too. */

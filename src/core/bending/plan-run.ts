@@ -3,14 +3,15 @@ import { lay, type Laying, type Placement } from '../laying/lay';
 import { pieceLook, type PieceLook } from '../laying/variation';
 import { fail, ok, type Result } from '../math/result';
 import { grownShare } from '../motion/growth';
-import { cutOff } from '../segment/cut-off';
-import { openEnds, type SegmentEnd } from '../segment/open-ends';
-import { adaptivePlanes, askedPlanes, evenPlanes, MAX_SLICES, neededRow, usefulPlanes } from '../segment/plan-slices';
+import type { SegmentEnd } from '../segment/open-ends';
+import { MAX_SLICES } from '../segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../segment/prepare';
-import { sliceSegment } from '../segment/slice';
 import type { Bend } from './bend-piece';
 import { bendTolerance } from './bending-spec';
+import { formOf, type LaidPiece } from './plan-forms';
+import { buildRowDensity, rowsTo } from './row-density';
 import type { RunJob } from './run-spec';
+import type { SliceStore } from './slice-store';
 
 /** A piece ready to be bent: which cut of the segment it wears and how it lies. */
 export interface PlannedPiece {
@@ -26,62 +27,106 @@ export interface RunPlan {
   readonly vertexCount: number;
 }
 
-/** Keeps sliced forms of one segment, so that equal pieces share them and a drag does not slice again. */
-export type SliceStore = Map<string, PreparedSegment>;
-
-export interface PlanInput {
+export interface LayInput {
   readonly table: FrameTable;
   readonly segment: PreparedSegment;
   readonly job: RunJob;
-  /** Seconds; null = finished. */
-  readonly time: number | null;
   readonly slices: SliceStore;
+}
+
+/** A run laid and sliced: all of it that does not hang on the time. */
+export interface LaidRun {
+  readonly laying: Laying;
+  readonly pieces: readonly (LaidPiece & { readonly form: PreparedSegment })[];
+  /** Of a run that closes: first and last piece with the ends that show as long as it has not. */
+  readonly open?: { readonly first: PreparedSegment; readonly last: PreparedSegment };
+  /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
+  readonly tolerance: number;
 }
 
 /** Most vertices that one run may have: what 32-bit buffers and a browser can hold. */
 export const MAX_RUN_VERTICES = 60_000_000;
 
 /** Problems: those of {@link lay}, and `run.too-large` with `vertices` and `most`. */
-export function planRun({ table, segment, job, time, slices }: PlanInput): Result<RunPlan> {
+export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRun> {
   const { head, body, tail } = segment.cut ?? { body: segment };
   const once = { head: head?.length ?? 0, tail: tail?.length ?? 0 };
   const laid = lay(job.laying, body.length, table.length, table.closed, once);
   if (!laid.ok) return laid;
   const laying = laid.value;
-  const share = grownShare(job.motion, time);
-  if (share <= 0) return ok({ laying, pieces: [], vertexCount: 0 });
+  const { bending, motion } = job;
   const { from, to } = laying.reach;
-  const { bending } = job;
-  const end = from + (to - from) * share;
-  const rollPerMetre = (2 * Math.PI * bending.turns) / (end - from);
   const parts = { head: head ?? body, body, tail: tail ?? body };
+  // (1) Where each piece lies, and what of it the path's end cuts off.
   const placed = laying.placements
-    .map(({ kind, station, length }) => {
-      const worn = parts[kind];
-      return { kind, worn, start: from + (station - from) * share, factor: (length * share) / worn.length };
-    })
-    .filter(({ start }) => bending.pastEnd !== 'trim' || start < end * (1 - 1e-12));
-  // A cut through the segment fits itself; bodies fit each other when their ends do.
+    .map(({ kind, station, length }) => ({ kind, worn: parts[kind], station, factor: length / parts[kind].length }))
+    .filter(({ station }) => bending.pastEnd !== 'trim' || station < to * (1 - 1e-12))
+    .map((piece) => {
+      const isTrimmed =
+        bending.pastEnd === 'trim' && piece.station + piece.factor * piece.worn.length > to * (1 + 1e-12);
+      return isTrimmed ? { ...piece, cutAt: (to - piece.station) / piece.factor } : piece;
+    });
+  // (2) The rows that the bend needs.
+  const half = halfWidth(segment.box);
+  const asked = bendTolerance(bending, half);
+  const twist = (2 * Math.PI * bending.turns) / (to - from);
+  const demand = { offset: half * bending.gauge, tolerance: asked, twist };
+  const last = placed.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), to);
+  const density = buildRowDensity(table, from, last, demand, motion.growth !== 'none');
+  // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
   const meet = (before: PartKind, after: PartKind) =>
     before === 'body' && after === 'body' ? laying.gap === 0 && body.endsMatch : true;
-  const isRing = share === 1 && meet('body', 'body') && isClosedRing(laying, table, bending.turns);
-  const single = laying.placements.length === 1;
-  const pieces: PlannedPiece[] = [];
-  let vertexCount = 0;
-  for (const [i, { kind, worn, start, factor }] of placed.entries()) {
-    const bend = { station: start, factor, gauge: bending.gauge, roll: bending.roll, rollFrom: from, rollPerMetre };
+  const isRing = meet('body', 'body') && isClosedRing(laying, table, bending.turns);
+  const input = { density, slicing: bending.slicing, slices, isSingle: laying.placements.length === 1 };
+  const wear = (i: number, isRound: boolean) => {
+    const piece = placed[i]!;
     const [before, after] = [placed[i - 1], placed[i + 1]];
     const ends: SegmentEnd[] = [];
-    if (before ? meet(before.kind, kind) : isRing) ends.push('start');
-    if (after ? meet(kind, after.kind) : isRing) ends.push('end');
-    const isTrimmed = bending.pastEnd === 'trim' && start + factor * worn.length > end * (1 + 1e-12);
-    const sliced = slicedFor({ table, segment: worn, job, bend, slices, kind, single, ends: isTrimmed ? [] : ends });
-    const shown = isTrimmed ? openEnds(cutOff(sliced, (end - start) / factor), ends) : sliced;
-    vertexCount += shown.mesh.positions.length / 3;
-    if (vertexCount > MAX_RUN_VERTICES) return fail('run.too-large', { vertices: vertexCount, most: MAX_RUN_VERTICES });
-    pieces.push({ segment: shown, bend, look: pieceLook(job.laying.variation, i) });
+    if (before ? meet(before.kind, piece.kind) : isRound) ends.push('start');
+    if (after ? meet(piece.kind, after.kind) : isRound) ends.push('end');
+    return formOf(piece, ends, input);
+  };
+  const pieces: (LaidPiece & { form: PreparedSegment })[] = [];
+  let vertices = 0;
+  let worst = 1;
+  for (const [i, piece] of placed.entries()) {
+    const form = wear(i, isRing);
+    vertices += form.mesh.positions.length / 3;
+    if (vertices > MAX_RUN_VERTICES) return fail('run.too-large', { vertices, most: MAX_RUN_VERTICES });
+    pieces.push({ ...piece, form });
+    const end = piece.station + piece.factor * piece.worn.length;
+    worst = Math.max(worst, (rowsTo(density, end) - rowsTo(density, piece.station)) / MAX_SLICES);
   }
-  return ok({ laying, pieces, vertexCount });
+  const open = isRing && placed.length > 0 && { first: wear(0, false), last: wear(placed.length - 1, false) };
+  return ok({ laying, pieces, tolerance: asked * worst * worst, ...(open && { open }) });
+}
+
+/** A laid run at `time` seconds; null = finished. */
+export function poseRun(
+  { laying, pieces, open }: LaidRun,
+  { bending, motion, laying: spec }: RunJob,
+  time: number | null,
+): RunPlan {
+  const share = grownShare(motion, time);
+  if (share <= 0) return { laying, pieces: [], vertexCount: 0 };
+  const { from, to } = laying.reach;
+  const rollPerMetre = (2 * Math.PI * bending.turns) / ((to - from) * share);
+  let vertexCount = 0;
+  const posed = pieces.map(({ station, factor, form }, i): PlannedPiece => {
+    const isOpen = share < 1 && open;
+    const segment = isOpen && i === 0 ? open.first : isOpen && i === pieces.length - 1 ? open.last : form;
+    vertexCount += segment.mesh.positions.length / 3;
+    const place = { station: from + (station - from) * share, factor: factor * share };
+    const bend = { ...place, gauge: bending.gauge, roll: bending.roll, rollFrom: from, rollPerMetre };
+    return { segment, bend, look: pieceLook(spec.variation, i) };
+  });
+  return { laying, pieces: posed, vertexCount };
+}
+
+/** A run at a time from scratch: {@link layRun} and {@link poseRun}. */
+export function planRun({ time, ...input }: LayInput & { readonly time: number | null }): Result<RunPlan> {
+  const laid = layRun(input);
+  return laid.ok ? ok(poseRun(laid.value, input.job, time)) : laid;
 }
 
 type PartKind = Placement['kind'];
@@ -90,50 +135,4 @@ type PartKind = Placement['kind'];
 function isClosedRing({ reach, remainder }: Laying, table: FrameTable, turns: number): boolean {
   const isAllRound = table.closed && reach.to - reach.from >= table.length * (1 - 1e-9);
   return isAllRound && remainder === 0 && Number.isInteger(turns);
-}
-
-interface SliceInput extends Omit<PlanInput, 'time'> {
-  readonly bend: Bend;
-  readonly kind: PartKind;
-  /** The run is one piece: slices only where the path asks for them. Many pieces share a few even slicings instead. */
-  readonly single: boolean;
-  /** Ends that a neighbour covers. */
-  readonly ends: readonly SegmentEnd[];
-}
-
-function slicedFor({ table, segment, job, bend, slices, kind, single, ends }: SliceInput): PreparedSegment {
-  const { slicing } = job.bending;
-  const sliced = (planes: Float64Array, row: number) => stored(slices, kind, segment, planes, row, ends);
-  if (slicing.by !== 'auto') return sliced(askedPlanes(slicing, segment.length), 0);
-  const offset = halfWidth(segment.box) * bend.gauge;
-  const tolerance = bendTolerance(job.bending, halfWidth(segment.box));
-  const asked = { offset, tolerance, twist: bend.rollPerMetre };
-  const rowAlong = (x0: number, x1: number) =>
-    neededRow(table, bend.station + bend.factor * x0, bend.station + bend.factor * x1, asked) / bend.factor;
-  if (single) {
-    const planes = adaptivePlanes(segment.length, rowAlong);
-    return openEnds(sliceSegment(segment, planes), ends);
-  }
-  const row = rowAlong(0, segment.length);
-  const wanted = Math.min(Math.ceil(segment.length / row - 1e-9), MAX_SLICES);
-  if (wanted <= 1) return sliced(new Float64Array(), 0);
-  const rows = 2 ** Math.ceil(Math.log2(wanted));
-  return sliced(evenPlanes(segment.length, rows), row);
-}
-
-function stored(
-  slices: SliceStore,
-  kind: PartKind,
-  segment: PreparedSegment,
-  planes: Float64Array,
-  row: number,
-  ends: readonly SegmentEnd[],
-): PreparedSegment {
-  const key = `${kind}:${row > 0 ? planes.length : planes.join()}:${row > 0 ? 'needed' : 'all'}:${ends.join()}`;
-  let found = slices.get(key);
-  if (!found) {
-    const useful = row > 0 ? usefulPlanes(segment, planes, segment.length / (planes.length + 1)) : planes;
-    slices.set(key, (found = openEnds(sliceSegment(segment, useful), ends)));
-  }
-  return found;
 }

@@ -145,3 +145,13 @@ export function fillParams(out: Float64Array, table: ArcTable, stations: Float64
 /** The station of every path point, metres. */
 export const pointStationsOf = (table: ArcTable): Float64Array =>
   Float64Array.from(table.curve.pointParams, (u) => stationOf(table, u));
+
+/** Places at `count` + 1 even stations, flat xyz, metres. */
+export function evenPlaces(table: ArcTable, count: number): Float64Array {
+  const stations = Float64Array.from({ length: count + 1 }, (_, i) => (table.length * i) / count);
+  const params = new Float64Array(count + 1);
+  fillParams(params, table, stations);
+  const out = new Float64Array((count + 1) * 3);
+  params.forEach((u, i) => table.curve.pointAt(out, i * 3, u));
+  return out;
+}

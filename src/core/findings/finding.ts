@@ -12,6 +12,8 @@ import type { PrepareSpec } from '../segment/segment-spec';
 export type Remedy =
   | { readonly kind: 'setLayingRule'; readonly rule: LayingRuleName }
   | { readonly kind: 'sliceAsNeeded' }
+  /** Metres. */
+  | { readonly kind: 'setTolerance'; readonly metres: number }
   | { readonly kind: 'setFrameRule'; readonly rule: FrameRuleName }
   | { readonly kind: 'prepare'; readonly change: Partial<PrepareSpec> }
   /** Metres. */
@@ -44,6 +46,8 @@ export interface CheckInput {
   readonly support: Float64Array;
   readonly job: RunJob;
   readonly laying: Laying;
+  /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
+  readonly rowTolerance: number;
   /** Guides in the scene, with how far runs are to keep away from each. */
   readonly guides: readonly CheckedGuide[];
 }

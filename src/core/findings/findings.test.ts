@@ -21,7 +21,7 @@ interface Given {
 
 function find(path: CurveSpec, { segment = plank, job = {}, prepare = {}, isBrought = false }: Given = {}) {
   const whole: RunJob = jobOf({ laying: { rule: 'fillStretch' }, ...job });
-  const table = tableOf(compiled(path), whole.bending.frames.rule, { intervals: 4000 });
+  const table = tableOf(compiled(path), whole.bending.frames.rule, { tolerance: 1e-5 });
   const laying = unwrap(lay(whole.laying, segment.length, table.length, table.closed));
   const support = buildSupport(segment.mesh.positions);
   return findAll({
@@ -33,6 +33,7 @@ function find(path: CurveSpec, { segment = plank, job = {}, prepare = {}, isBrou
     support,
     job: whole,
     laying,
+    rowTolerance: 0,
     guides: [],
   });
 }

@@ -1,16 +1,19 @@
-import { fillParams, pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
-import type { Curve } from '../curve/curve';
+import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Surface } from '../guides/surface';
-import { KINK_ANGLE } from '../math/tolerance';
-import { applyPointValues, type PointValues } from './along-points';
-import { CURVATURE, FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Kink } from './frame-table';
+import { MOST_TURN } from '../math/tolerance';
+import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
+import { turnBetween } from './double-reflection';
+import { FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
+import { findKinks } from './kinks';
 import { matchEnds } from './match-ends';
+import { fitSpans, MAX_SAMPLES, planSpans, withIntervals, type SpanPlan } from './plan-spans';
 import { frameRule, type FrameSpec } from './registry';
+import { sampleSpans, stationsOf } from './sample-curve';
 
 export interface FrameTableOptions {
   /** Greatest distance between the path and the chords between samples, metres. Default: a two-thousandth of the length. */
   readonly tolerance?: number;
-  /** Number of intervals, in place of the one that follows from the tolerance. */
+  /** Number of intervals in all, a span for each leg, in place of those that follow from the tolerance. */
   readonly intervals?: number;
   /** The path's points, for what they say of roll and gauge. */
   readonly points?: readonly PointValues[];
@@ -18,134 +21,139 @@ export interface FrameTableOptions {
   readonly surface?: Surface | undefined;
 }
 
-const MIN_INTERVALS = 64;
-const MAX_INTERVALS = 16_384;
-
 /** Samples a measured curve and gives every sample a frame by the rule in `spec`. */
 export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTableOptions = {}): FrameTable {
-  const { curve, length } = arc;
-  const intervals = options.intervals ?? countIntervals(arc, options.tolerance ?? length / 2000);
-  const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
-  fillSamples(frames, arc, length / intervals, 0, intervals + 1);
-  const kinks = findKinks(arc, 0, curve.breaks.length - 1);
-  return frameSamples(frames, arc, { kinks, pointStations: pointStationsOf(arc) }, spec, options);
+  const pointStations = pointStationsOf(arc);
+  const lanes = lanesOf(options.points ?? [], pointStations, arc.curve.closed ? arc.length : undefined);
+  const tolerance = options.tolerance ?? arc.length / 2000;
+  const fitted =
+    options.intervals === undefined
+      ? fitSpans(
+          withLanes(planSpans(arc, undefined, undefined, valuedParams(arc, options.points)), lanes, spec),
+          tolerance,
+        )
+      : { spans: evenSpans(arc, options.intervals), tolerance };
+  return frameSpans(sampleAll(arc, fitted.spans), arc, { ...options, ...fitted, spec, pointStations, lanes });
 }
 
-/** Writes position, forward and curvature of the samples from `first` up to, but without, `end`; `step` metres apart. */
-export function fillSamples(frames: Float64Array, arc: ArcTable, step: number, first: number, end: number): void {
-  const stations = new Float64Array(Math.max(end - first, 0));
-  for (let k = 0; k < stations.length; k++) stations[k] = Math.min((first + k) * step, arc.length);
-  const params = new Float64Array(stations.length);
-  fillParams(params, arc, stations);
-  for (let k = 0; k < stations.length; k++) fillSample(frames, (first + k) * FRAME_STRIDE, arc.curve, params[k]!);
+/** u of the points that carry values, ascending: spans end there, so that what they say is met exactly. */
+export function valuedParams({ curve }: ArcTable, points: readonly PointValues[] = []): number[] {
+  const valued = points.flatMap(({ roll, gauge }, i) => ((roll ?? gauge) === undefined ? [] : [curve.pointParams[i]!]));
+  return valued.sort((a, b) => a - b);
 }
 
-/** The frame table of samples that have their positions, forwards and curvatures; they become the table's own. */
-export function frameSamples(
-  frames: Float64Array,
-  arc: ArcTable,
-  { kinks, pointStations }: Pick<FrameTable, 'kinks' | 'pointStations'>,
-  spec: FrameSpec,
-  { points = [], surface }: Pick<FrameTableOptions, 'points' | 'surface'>,
-): FrameTable {
-  const { curve, length, planLength } = arc;
-  const { closed } = curve;
-  const intervals = frames.length / FRAME_STRIDE - 1;
-  const step = length / intervals;
-  if (closed) frames.copyWithin(intervals * FRAME_STRIDE, 0, FRAME_STRIDE);
-  addKinks(frames, kinks, intervals, step, closed);
-  const { closingTwist, steep } = frameRule(spec).fillUps(frames, { intervals, step, closed, up: spec.up, surface });
-  const endTwist = spec.ends && !closed ? matchEnds(frames, intervals, step, spec.up, spec.ends) : 0;
-  applyPointValues(frames, points, pointStations, { intervals, step, closed });
-  fillSides(frames, intervals);
-  fillTwist(frames, intervals, step, closed);
-  return { closed, intervals, step, frames, length, planLength, pointStations, kinks, closingTwist, steep, endTwist };
+/** The plan with as many intervals as lanes and rule ask for besides. */
+export function withLanes(plan: SpanPlan, lanes: PointLanes, spec: FrameSpec): SpanPlan {
+  const leastSamples = frameRule(spec).leastSamples ?? 0;
+  if (!lanes.roll && !lanes.gauge && leastSamples === 0) return plan;
+  const { starts } = plan;
+  const length = starts[starts.length - 1]! - starts[0]!;
+  const least = plan.least.map((least, k) => {
+    const [from, to] = [starts[k]!, starts[k + 1]!];
+    return Math.max(least, laneIntervals(lanes, from, to), ((to - from) * leastSamples) / length);
+  });
+  return { ...plan, least };
 }
 
-/** Intervals whose chords stay within `tolerance` at the sharpest place: sagitta = curvature step^2 / 8. */
-function countIntervals(arc: ArcTable, tolerance: number): number {
-  const { curve, panels } = arc;
-  const sample = new Float64Array(FRAME_STRIDE);
-  let greatest = 0;
-  for (let p = 0; p + 2 < panels.length; p += 2) {
-    for (let k = 0; k < 8; k++) {
-      const u = panels[p]! + ((panels[p + 2]! - panels[p]!) * (k + 0.5)) / 8;
-      fillSample(sample, 0, curve, u);
-      greatest = Math.max(greatest, Math.hypot(sample[CURVATURE]!, sample[CURVATURE + 1]!, sample[CURVATURE + 2]!));
+/** Spans from break to break that share so many intervals by their lengths. */
+function evenSpans(arc: ArcTable, intervals: number): Spans {
+  const params = arc.curve.breaks;
+  const starts = params.map((u) => (u === 0 ? 0 : u === 1 ? arc.length : stationOf(arc, u)));
+  const counts = Array.from({ length: params.length - 1 }, (_, k) =>
+    Math.max(Math.round((intervals * (starts[k + 1]! - starts[k]!)) / arc.length), 1),
+  );
+  return withIntervals({ starts, params }, counts);
+}
+
+/** Positions, forwards and curvatures of all samples. */
+export interface Sampled {
+  readonly spans: Spans;
+  readonly stations: Float64Array;
+  readonly frames: Float64Array;
+}
+
+export function sampleAll(arc: ArcTable, spans: Spans): Sampled {
+  const stations = stationsOf(spans);
+  const frames = new Float64Array(stations.length * FRAME_STRIDE);
+  sampleSpans(frames, arc, spans, stations, 0, spans.starts.length - 1);
+  return { spans, stations, frames };
+}
+
+interface Framing extends Pick<FrameTableOptions, 'surface' | 'intervals'> {
+  readonly spec: FrameSpec;
+  readonly pointStations: Float64Array;
+  readonly lanes: PointLanes;
+  readonly tolerance: number;
+}
+
+/**
+ * The frame table of samples that have their positions, forwards and curvatures; they become the table's own. Spans in which the rule turns
+ * up faster than blending between samples can follow are sampled anew, more finely.
+ */
+export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): FrameTable {
+  const { spec, surface, pointStations, lanes, tolerance, intervals } = framing;
+  const { closed } = arc.curve;
+  for (let round = 0; ; round++) {
+    const { spans, stations, frames } = sampled;
+    // A closed path meets itself exactly.
+    if (closed) frames.copyWithin((stations.length - 1) * FRAME_STRIDE, 0, 3);
+    const { closingTwist, steep } = frameRule(spec).fillUps(frames, { stations, closed, up: spec.up, surface });
+    const endTwist = spec.ends && !closed ? matchEnds(frames, stations, spec.up, spec.ends) : 0;
+    const finer = round < MOST_ROUNDS && intervals === undefined ? refined(frames, spans) : undefined;
+    if (finer) {
+      sampled = sampleAll(arc, finer);
+      continue;
     }
-  }
-  const wanted = arc.length * Math.sqrt(greatest / (8 * tolerance));
-  const least = Math.max(MIN_INTERVALS, 4 * (curve.breaks.length - 1));
-  return Math.round(Math.min(Math.max(wanted, least), MAX_INTERVALS));
-}
-
-/** Writes position, forward and curvature vector at u. Where the speed is zero, forward is the limit from just inside. */
-function fillSample(out: Float64Array, at: number, curve: Curve, u: number): void {
-  curve.pointAt(out, at, u);
-  const fromLeft = u >= 1;
-  curve.velocityAt(out, at + FORWARD, u, fromLeft);
-  let speed2 = squared(out, at + FORWARD);
-  let where = u;
-  if (speed2 < 1e-20) {
-    where = u < 0.5 ? u + 1e-6 : u - 1e-6;
-    curve.velocityAt(out, at + FORWARD, where, fromLeft);
-    speed2 = squared(out, at + FORWARD);
-  }
-  curve.accelerationAt(out, at + CURVATURE, where, fromLeft);
-  const speed = Math.sqrt(speed2);
-  for (let c = 0; c < 3; c++) out[at + FORWARD + c]! /= speed;
-  // Curvature vector = (a - (a.t) t) / v^2.
-  let along = 0;
-  for (let c = 0; c < 3; c++) along += out[at + CURVATURE + c]! * out[at + FORWARD + c]!;
-  for (let c = 0; c < 3; c++) {
-    out[at + CURVATURE + c] = (out[at + CURVATURE + c]! - along * out[at + FORWARD + c]!) / speed2;
+    fillSides(frames);
+    fillTwist(frames, spans, stations);
+    applyLanes(frames, stations, lanes);
+    if (lanes.roll) fillSides(frames);
+    const kinks = findKinks(frames, spans, closed);
+    if (closed && kinks[0]?.station !== 0)
+      frames.copyWithin((stations.length - 1) * FRAME_STRIDE + FORWARD, FORWARD, SIDE + 3);
+    const { length, planLength } = arc;
+    return {
+      ...{ closed, spans, stations, frames, length, planLength, pointStations, kinks },
+      ...{ closingTwist, steep, endTwist, tolerance },
+    };
   }
 }
 
-const squared = (v: Float64Array, at: number): number => v[at]! ** 2 + v[at + 1]! ** 2 + v[at + 2]! ** 2;
+const MOST_ROUNDS = 3;
 
-/** The corners at the breaks from `from` to `to`; a closed path's seam is its break 0. */
-export function findKinks(arc: ArcTable, from: number, to: number): Kink[] {
-  const { curve } = arc;
-  const v = new Float64Array(6);
-  const kinks: Kink[] = [];
-  for (let i = Math.max(from, curve.closed ? 0 : 1); i <= Math.min(to, curve.breaks.length - 2); i++) {
-    curve.velocityAt(v, 0, i === 0 ? 1 : curve.breaks[i]!, true);
-    curve.velocityAt(v, 3, curve.breaks[i]!);
-    const crossed = Math.hypot(
-      v[1]! * v[5]! - v[2]! * v[4]!,
-      v[2]! * v[3]! - v[0]! * v[5]!,
-      v[0]! * v[4]! - v[1]! * v[3]!,
-    );
-    const angle = Math.atan2(crossed, v[0]! * v[3]! + v[1]! * v[4]! + v[2]! * v[5]!);
-    if (angle > KINK_ANGLE) kinks.push({ station: i === 0 ? 0 : stationOf(arc, curve.breaks[i]!), angle });
-  }
-  return kinks;
-}
-
-/** A corner turns within one interval: its curvature there is angle / step, towards the inside of the turn. */
-function addKinks(
-  frames: Float64Array,
-  kinks: readonly Kink[],
-  intervals: number,
-  step: number,
-  closed: boolean,
-): void {
-  for (const { station } of kinks) {
-    const i = Math.min(Math.floor(station / step), intervals - 1);
-    const before = (i > 0 ? i - 1 : closed ? intervals - 1 : 0) * FRAME_STRIDE;
-    const after = Math.min(i + 1, intervals) * FRAME_STRIDE;
-    for (let c = 0; c < 3; c++) {
-      const turn = (frames[after + FORWARD + c]! - frames[before + FORWARD + c]!) / step;
-      for (const k of [i, Math.min(i + 1, intervals)]) frames[k * FRAME_STRIDE + CURVATURE + c] = turn;
+/** The spans with more intervals where up turns, beyond what forward makes it, by more than a little from sample to sample. */
+function refined(frames: Float64Array, spans: Spans): Spans | undefined {
+  const { firsts } = spans;
+  const counts: number[] = [];
+  let isFiner = false;
+  let total = 0;
+  for (let k = 0; k + 1 < firsts.length; k++) {
+    const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
+    let most = 0;
+    for (let i = first; i < last; i++) {
+      // Cheaper than the turn itself, and never below it: all that up moves by.
+      const [a, b] = [i * FRAME_STRIDE + UP, (i + 1) * FRAME_STRIDE + UP];
+      const moved =
+        (frames[b]! - frames[a]!) ** 2 +
+        (frames[b + 1]! - frames[a + 1]!) ** 2 +
+        (frames[b + 2]! - frames[a + 2]!) ** 2;
+      if (moved > ENOUGH * ENOUGH) most = Math.max(most, Math.abs(turnBetween(frames, i, i + 1)));
     }
+    const finer =
+      most > ENOUGH ? Math.min(Math.ceil((last - first) * Math.min(most / MOST_TURN, 64)), 65_536) : last - first;
+    isFiner ||= finer > last - first;
+    counts.push(finer);
+    total += finer + 1;
   }
+  return isFiner && total <= MAX_SAMPLES ? withIntervals(spans, counts) : undefined;
 }
+
+/** Radians of turn from sample to sample that are let pass. */
+const ENOUGH = 1.5 * MOST_TURN;
 
 /** Side = forward x up. */
-function fillSides(frames: Float64Array, intervals: number): void {
-  for (let i = 0; i <= intervals; i++) {
-    const a = i * FRAME_STRIDE;
+function fillSides(frames: Float64Array): void {
+  for (let a = 0; a < frames.length; a += FRAME_STRIDE) {
     const fx = frames[a + 3]!;
     const fy = frames[a + 4]!;
     const fz = frames[a + 5]!;
@@ -158,17 +166,19 @@ function fillSides(frames: Float64Array, intervals: number): void {
   }
 }
 
-/** Twist = up' . side, by central differences. */
-function fillTwist(frames: Float64Array, intervals: number, step: number, closed: boolean): void {
-  for (let i = 0; i <= intervals; i++) {
-    const a = i > 0 ? i - 1 : closed ? intervals - 1 : 0;
-    const b = i < intervals ? i + 1 : closed ? 1 : intervals;
-    const at = i * FRAME_STRIDE;
-    const over = (i > 0 || closed ? step : 0) + (i < intervals || closed ? step : 0);
-    let sum = 0;
-    for (let c = 0; c < 3; c++) {
-      sum += (frames[b * FRAME_STRIDE + UP + c]! - frames[a * FRAME_STRIDE + UP + c]!) * frames[at + SIDE + c]!;
+/** Twist = up' . side, by differences within each span. */
+function fillTwist(frames: Float64Array, { firsts }: Spans, stations: Float64Array): void {
+  for (let k = 0; k + 1 < firsts.length; k++) {
+    const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
+    for (let i = first; i <= last; i++) {
+      const [a, b] = [Math.max(i - 1, first), Math.min(i + 1, last)];
+      const at = i * FRAME_STRIDE;
+      let sum = 0;
+      for (let c = 0; c < 3; c++) {
+        sum += (frames[b * FRAME_STRIDE + UP + c]! - frames[a * FRAME_STRIDE + UP + c]!) * frames[at + SIDE + c]!;
+      }
+      const over = stations[b]! - stations[a]!;
+      frames[at + TWIST] = over > 0 ? sum / over : 0;
     }
-    frames[at + TWIST] = sum / over;
   }
 }

@@ -2,14 +2,25 @@ import { FORWARD, FRAME_STRIDE, UP } from './frame-table';
 
 /**
  * Carries the up vector of sample `from` to sample `to` with least twist, by one double reflection
- * (Wang, Juettler, Zheng, Liu, Computation of rotation minimizing frames, ACM TOG 27, 2008). Fourth order.
+ * (Wang, Juettler, Zheng, Liu, Computation of rotation minimizing frames, ACM TOG 27, 2008). Fourth order. Samples in one place are
+ * either side of a corner: there the first reflection is along the middle of both forwards, and both together the shortest turn.
  */
 export function carryUp(frames: Float64Array, from: number, to: number): void {
   const a = from * FRAME_STRIDE;
   const b = to * FRAME_STRIDE;
-  const v1x = frames[b]! - frames[a]!;
-  const v1y = frames[b + 1]! - frames[a + 1]!;
-  const v1z = frames[b + 2]! - frames[a + 2]!;
+  let v1x = frames[b]! - frames[a]!;
+  let v1y = frames[b + 1]! - frames[a + 1]!;
+  let v1z = frames[b + 2]! - frames[a + 2]!;
+  if (v1x === 0 && v1y === 0 && v1z === 0) {
+    v1x = frames[a + FORWARD]! + frames[b + FORWARD]!;
+    v1y = frames[a + FORWARD + 1]! + frames[b + FORWARD + 1]!;
+    v1z = frames[a + FORWARD + 2]! + frames[b + FORWARD + 2]!;
+    // Straight back: no turn is shorter than another; that about up keeps up.
+    if (v1x * v1x + v1y * v1y + v1z * v1z < 1e-18) {
+      setUp(frames, to, frames[a + UP]!, frames[a + UP + 1]!, frames[a + UP + 2]!);
+      return;
+    }
+  }
   const c1 = v1x * v1x + v1y * v1y + v1z * v1z;
   const ux = frames[a + UP]!;
   const uy = frames[a + UP + 1]!;
@@ -78,3 +89,16 @@ export function angleFromUp(frames: Float64Array, sample: number, x: number, y: 
   const crossed = (uy * z - uz * y) * fx + (uz * x - ux * z) * fy + (ux * y - uy * x) * fz;
   return Math.atan2(crossed, ux * x + uy * y + uz * z);
 }
+
+/** The least turn that carries the up of sample `from` to `to`, and from there the signed angle on to the up that `to` has, radians. */
+export function turnBetween(frames: Float64Array, from: number, to: number): number {
+  const [a, b] = [from * FRAME_STRIDE, to * FRAME_STRIDE];
+  for (let k = 0; k < UP + 3; k++) {
+    pair[k] = frames[a + k]!;
+    pair[FRAME_STRIDE + k] = frames[b + k]!;
+  }
+  carryUp(pair, 0, 1);
+  return angleFromUp(pair, 1, frames[b + UP]!, frames[b + UP + 1]!, frames[b + UP + 2]!);
+}
+
+const pair = new Float64Array(2 * FRAME_STRIDE);

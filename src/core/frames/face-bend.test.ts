@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Vec3 } from '../math/vec3';
 import { helix, pathOf } from '../testing/curves';
-import { compiled, tableOf } from '../testing/runs';
+import { compiled, evenTable, tableOf } from '../testing/runs';
 import { ball, cube } from '../testing/surfaces';
 import { CURVATURE, FRAME_STRIDE, TWIST, UP, type FrameTable } from './frame-table';
 
@@ -22,13 +22,13 @@ const SEAM: [number, number, number][] = [[-50, 2, 0], [5, -28, 34], [49, -27, 1
 describe('face the bend', () => {
   // Frenet frame of a helix: the normal looks to the axis, and turns against least twist by the torsion c / (r² + c²) (do Carmo, from memory).
   it('is the principal normal of a helix, and turns by its torsion', () => {
-    const table = tableOf(helix(2, 0.5, 3), 'faceBend', { intervals: 3000 });
+    const table = evenTable(helix(2, 0.5, 3), 'faceBend', { intervals: 3000 });
     for (const i of [0, 700, 1500, 3000]) expect(facing(table, i)).toBeCloseTo(1, 6);
     expect(Math.abs(table.frames[1500 * FRAME_STRIDE + TWIST]!)).toBeCloseTo(0.5 / (4 + 0.25), 4);
   });
 
   it('looks inwards all round a belt, its straights too', () => {
-    const table = tableOf(compiled(pathOf('belt', [[0, 0, 0], [10, 0, 0]], true, 1)), 'faceBend', { intervals: 1000 }); // prettier-ignore
+    const table = evenTable(compiled(pathOf('belt', [[0, 0, 0], [10, 0, 0]], true, 1)), 'faceBend', { intervals: 1000 }); // prettier-ignore
     const middle = [5, 0, 0];
     for (let i = 0; i <= 1000; i += 25) {
       const place = at(table, i, 0);
@@ -44,7 +44,7 @@ describe('face the bend', () => {
 
   it('turns over between opposite bends, little by little, and faces both', () => {
     const points: Vec3[] = [[0, 0, 0], [8, 0, 5], [16, 0, 0], [24, 0, -5], [32, 0, 0]]; // prettier-ignore
-    const table = tableOf(compiled(pathOf('smooth', points)), 'faceBend', { intervals: 2000 });
+    const table = evenTable(compiled(pathOf('smooth', points)), 'faceBend', { intervals: 2000 });
     expect(facing(table, 500)).toBeGreaterThan(0.95);
     expect(facing(table, 1500)).toBeGreaterThan(0.95);
   });
@@ -62,7 +62,7 @@ describe('face the bend', () => {
         fc.uniqueArray(fc.tuple(coordinate, coordinate, coordinate), { minLength: 3, maxLength: 8, selector: String }),
         fc.boolean(),
         (points, closed) => {
-          const table = tableOf(compiled(pathOf('smooth', points, closed)), rule, { intervals: 1500, ...on });
+          const table = evenTable(compiled(pathOf('smooth', points, closed)), rule, { intervals: 1500, ...on });
           // From one sample to the next, up turns by what forward turns and by no more than a small step besides.
           let most = 0;
           for (let i = 0; i < 1500; i++) {
@@ -79,6 +79,6 @@ describe('face the bend', () => {
 
   it('stays as it was set on a straight path', () => {
     const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [10, 0, 0]])), 'faceBend'); // prettier-ignore
-    for (const i of [0, 30, 64]) expect(at(table, i, UP)[1]).toBeCloseTo(1, 9);
+    for (const i of [0, 1]) expect(at(table, i, UP)[1]).toBeCloseTo(1, 9);
   });
 });

@@ -1,20 +1,29 @@
-import { CURVATURE, FLARE, FORWARD, FRAME_STRIDE, TWIST, UP, type FrameTable } from './frame-table';
+import { CURVATURE, FLARE, FORWARD, FRAME_STRIDE, spanAt, TWIST, UP, type FrameTable } from './frame-table';
 
 /**
  * Writes the frame at station `s` (metres) into `out`, laid out as one sample of the table. Between samples the position
  * follows a cubic through both ends and tangents; directions are blended and made square again. Beyond an open path's
- * ends the frame runs straight on; on a closed path stations wrap round.
+ * ends the frame runs straight on; on a closed path stations wrap round. At a corner it is that of the leg which begins there, or, with
+ * `isBefore`, of the one that ends.
  */
-export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: number): void {
-  const { frames, length, intervals, step, closed } = table;
+export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: number, isBefore = false): void {
+  const { frames, length, spans, closed } = table;
   let station = s;
   if (closed && (s < 0 || s > length)) station = s - Math.floor(s / length) * length;
   const beyond = closed ? 0 : station < 0 ? station : station > length ? station - length : 0;
   station = Math.min(Math.max(station, 0), length);
-  const x = station / step;
+  let span = spanAt(spans, station);
+  if (isBefore && spans.starts[span] === station && (span > 0 || closed)) {
+    span = span > 0 ? span - 1 : spans.starts.length - 2;
+    station = spans.starts[span + 1]!;
+  }
+  const first = spans.firsts[span]!;
+  const intervals = spans.firsts[span + 1]! - 1 - first;
+  const step = (spans.starts[span + 1]! - spans.starts[span]!) / intervals;
+  const x = step > 0 ? (station - spans.starts[span]!) / step : 0;
   const i = Math.min(Math.floor(x), intervals - 1);
   const t = Math.min(x - i, 1);
-  const a = i * FRAME_STRIDE;
+  const a = (first + i) * FRAME_STRIDE;
   const b = a + FRAME_STRIDE;
   if (beyond !== 0 || t === 0 || t === 1) {
     const from = t < 0.5 ? a : b;

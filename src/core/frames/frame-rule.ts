@@ -3,9 +3,9 @@ import type { Vec3 } from '../math/vec3';
 import type { SteepReach } from './frame-table';
 
 export interface FrameRuleInput {
-  readonly intervals: number;
-  /** Metres between samples. */
-  readonly step: number;
+  /** Metres: of every sample, never descending, from 0 to the length. */
+  readonly stations: Float64Array;
+  /** The last sample meets the first. */
   readonly closed: boolean;
   /** Direction that counts as up; need not be a unit vector. */
   readonly up: Vec3;
@@ -24,7 +24,9 @@ export interface FrameRule<K extends string = string> {
   readonly kind: K;
   readonly label: string;
   readonly hint: string;
-  /** Reads positions and forwards of `frames`, writes its ups. */
+  /** Samples at the least, evenly along a path, where the rule asks more than the path itself. */
+  readonly leastSamples?: number;
+  /** Reads positions, forwards and curvatures of `frames`, writes its ups. */
   fillUps(frames: Float64Array, input: FrameRuleInput): FrameRuleOutcome;
 }
 

@@ -12,11 +12,12 @@ export interface EndRolls {
  * Turns the frames of an open path so that both ends stand as asked; what lies between is spread evenly over the length, the shorter way
  * round. Returns radians per metre.
  */
-export function matchEnds(frames: Float64Array, intervals: number, step: number, up: Vec3, rolls: EndRolls): number {
+export function matchEnds(frames: Float64Array, stations: Float64Array, up: Vec3, rolls: EndRolls): number {
+  const last = stations.length - 1;
   const start = toUpright(frames, 0, up) + rolls.start;
-  const between = wrap(toUpright(frames, intervals, up) + rolls.end - start);
-  for (let i = 0; i <= intervals; i++) turnUp(frames, i, start + (between * i) / intervals);
-  return between / (intervals * step);
+  const perMetre = wrap(toUpright(frames, last, up) + rolls.end - start) / stations[last]!;
+  for (let i = 0; i <= last; i++) turnUp(frames, i, start + perMetre * stations[i]!);
+  return perMetre;
 }
 
 const wrap = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));

@@ -5,7 +5,7 @@ import { volume } from '../mesh/measure';
 import { makeSegmentMesh } from '../segment/registry';
 import type { CurveSpec } from '../curve/registry';
 import { curveFrom, helix, pathOf } from '../testing/curves';
-import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
+import { bentRun, compiled, jobOf, prepared, evenTable, tableOf } from '../testing/runs';
 import { ball } from '../testing/surfaces';
 import { buildArcTable } from '../curve/arc-table';
 import { changeKind } from '../curve/edit/change-kind';
@@ -35,7 +35,7 @@ describe('values of points, blended along the path', () => {
   const { points } = straight;
 
   it('are what the points say, at their stations', () => {
-    const table = tableOf(compiled(straight), 'upright', { intervals: 600, points });
+    const table = evenTable(compiled(straight), 'upright', { intervals: 600, points });
     const gaugeAt = (s: number) => table.frames[Math.round(s * 100) * FRAME_STRIDE + GAUGE]!;
     expect(gaugeAt(0)).toBeCloseTo(1, 12);
     expect(gaugeAt(5)).toBeCloseTo(2, 12);
@@ -46,7 +46,7 @@ describe('values of points, blended along the path', () => {
   });
 
   it('have slopes that are their own differences, and twist that is that of the roll', () => {
-    const table = tableOf(compiled(straight), 'upright', { intervals: 6000, points });
+    const table = evenTable(compiled(straight), 'upright', { intervals: 6000, points });
     const f = table.frames;
     for (const i of [700, 2500, 4100, 5400]) {
       const at = i * FRAME_STRIDE;
@@ -60,8 +60,9 @@ describe('values of points, blended along the path', () => {
   // A body of sections A g(s)² has the volume of their integral (Cavalieri's principle); its mesh stays within the bend's tolerance.
   it('give a tube the volume of its sections, and normals square to its surface', () => {
     const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.2, sides: 48 }));
-    const table = tableOf(compiled(straight), 'upright', { intervals: 4000, points });
-    const { mesh } = bentRun(segment, table, jobOf({ bending: { tolerance: 1e-5 } }));
+    const table = evenTable(compiled(straight), 'upright', { intervals: 4000, points });
+    const own = tableOf(compiled(straight), 'upright', { tolerance: 1e-5, points });
+    const { mesh } = bentRun(segment, own, jobOf({ bending: { tolerance: 1e-5 } }));
     let sum = 0;
     for (let i = 0; i < 4000; i++) sum += table.frames[i * FRAME_STRIDE + GAUGE]! ** 2 * table.step;
     const section = 24 * 0.04 * Math.sin((2 * Math.PI) / 48);
@@ -136,7 +137,7 @@ it.each([
 ] as const)('a path with rolls leans as it did when it is %s', (_, change, carried, isBack) => {
   const plain = pathOf('smooth', [[0, 0, 0], [8, 1, 4], [15, 0, -2], [24, 0, 0]]); // prettier-ignore
   const spec: CurveSpec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0.3, -0.5, 0.8, 0][i]! })) }; // prettier-ignore
-  const table = (path: CurveSpec) => tableOf(compiled(path), 'upright', { intervals: 600, points: path.points });
+  const table = (path: CurveSpec) => evenTable(compiled(path), 'upright', { intervals: 600, points: path.points });
   const [before, after] = [table(spec), table(change(spec))];
   for (let i = 0; i <= 600; i += 50) {
     const wanted = carried(upAt(before, i));
@@ -149,7 +150,7 @@ it.each(['handles', 'smooth', 'mixed'] as const)(
   (kind) => {
     const plain: CurveSpec = { ...pathOf('hanging', [[0, 5, 0], [10, 4, 0], [20, 6, 0]]), numbers: { slack: 0.1 } }; // prettier-ignore
     const spec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0, 0.6, 0.2][i]!, gauge: [1, 2, 1][i]! })) }; // prettier-ignore
-    const table = (path: CurveSpec) => tableOf(compiled(path), 'upright', { intervals: 400, points: path.points });
+    const table = (path: CurveSpec) => evenTable(compiled(path), 'upright', { intervals: 400, points: path.points });
     const [before, after] = [table(spec), table(changeKind(spec, kind))];
     for (let i = 0; i <= 400; i += 25) {
       upAt(after, i).forEach((v, c) => expect(Math.abs(v - upAt(before, i)[c]!)).toBeLessThan(0.03));
@@ -190,7 +191,7 @@ describe('frames of closed paths', () => {
   it.each(curves.flatMap((c) => FRAME_RULES.map(({ kind }) => ({ ...c, rule: kind as FrameRuleName }))))(
     'link a whole number of times: $name, $rule',
     ({ curve, writhe, rule }) => {
-      const table = tableOf(curve, rule, { intervals: 6000, surface: BALL }, [0, 0, 1]);
+      const table = evenTable(curve, rule, { intervals: 6000, surface: BALL }, [0, 0, 1]);
       let twist = 0;
       for (let i = 0; i < table.intervals; i++) twist += table.frames[i * FRAME_STRIDE + TWIST]! * table.step;
       const link = twist / (2 * Math.PI) + writhe;
@@ -202,7 +203,7 @@ describe('frames of closed paths', () => {
 describe('sit on a guide', () => {
   it('has up away from the guide, as far as that lies across the path', () => {
     const path = pathOf('smooth', [[1.2, 0, 0], [0, 0.2, 1.2], [-1.2, 0.4, 0], [0, 0.6, -1.2]]); // prettier-ignore
-    const table = tableOf(compiled(path), 'sitOnGuide', { intervals: 800, surface: BALL });
+    const table = evenTable(compiled(path), 'sitOnGuide', { intervals: 800, surface: BALL });
     for (let i = 0; i <= 800; i += 100) {
       const place = [...table.frames.subarray(i * FRAME_STRIDE, i * FRAME_STRIDE + 3)] as unknown as Vec3;
       const wanted = normalize(across(table, i, place));

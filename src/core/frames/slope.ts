@@ -10,12 +10,12 @@ export interface Slope {
 }
 
 /** How a path rises: over all, and where it is steepest. */
-export function slopeOf({ frames, intervals, step }: FrameTable): Slope {
+export function slopeOf({ frames, stations }: FrameTable): Slope {
   let [steepest, at] = [0, 0];
-  for (let i = 0; i <= intervals; i++) {
+  for (let i = 0; i < stations.length; i++) {
     const f = i * FRAME_STRIDE + FORWARD;
     const slope = Math.abs(frames[f + 1]!) / Math.hypot(frames[f]!, frames[f + 2]!);
     if (slope > steepest) [steepest, at] = [slope, i];
   }
-  return { rise: frames[intervals * FRAME_STRIDE + 1]! - frames[1]!, steepest, station: at * step };
+  return { rise: frames[frames.length - FRAME_STRIDE + 1]! - frames[1]!, steepest, station: stations[at]! };
 }

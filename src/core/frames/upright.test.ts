@@ -2,7 +2,7 @@ import { FORWARD, FRAME_STRIDE, SIDE, UP, type FrameTable } from './frame-table'
 import { slopeOf } from './slope';
 import { fillFrame } from './fill-frame';
 import { curveFrom, helix, pathOf } from '../testing/curves';
-import { compiled, tableOf } from '../testing/runs';
+import { compiled, evenTable, tableOf } from '../testing/runs';
 
 const at = (table: FrameTable, i: number, field: number) => [
   ...table.frames.subarray(i * FRAME_STRIDE + field, i * FRAME_STRIDE + field + 3),
@@ -16,7 +16,7 @@ describe('slopeOf', () => {
     const { rise, steepest } = slopeOf(turned);
     expect(rise).toBeCloseTo(3, 12);
     expect(steepest).toBeCloseTo(3 / (4 * Math.PI), 9);
-    const falls = slopeOf(tableOf(compiled(pathOf('straight', [[0, 5, 0], [10, 5, 0], [14, 2, 0], [20, 2, 0]])), 'upright', { intervals: 200 })); // prettier-ignore
+    const falls = slopeOf(evenTable(compiled(pathOf('straight', [[0, 5, 0], [10, 5, 0], [14, 2, 0], [20, 2, 0]])), 'upright', { intervals: 200 })); // prettier-ignore
     expect(falls.rise).toBeCloseTo(-3, 12);
     expect(falls.steepest).toBeCloseTo(3 / 4, 9);
     expect(falls.station).toBeGreaterThan(9.9);
@@ -38,7 +38,7 @@ describe('keep upright', () => {
       'upright',
     );
     expect(table.steep).toHaveLength(0);
-    for (let i = 0; i <= table.intervals; i++) {
+    for (let i = 0; i < table.stations.length; i++) {
       expect(Math.abs(at(table, i, SIDE)[1]!)).toBeLessThan(1e-12);
       expect(at(table, i, UP)[1]!).toBeGreaterThan(0);
     }
@@ -51,7 +51,7 @@ describe('keep upright', () => {
       (u) => [5 * w * Math.cos(w * u), 5 * w * Math.sin(w * u), 2],
       (u) => [-5 * w * w * Math.sin(w * u), 5 * w * w * Math.cos(w * u), 0],
     );
-    const table = tableOf(loop, 'upright', { intervals: 2000 });
+    const table = evenTable(loop, 'upright', { intervals: 2000 });
     expect(table.steep.length).toBeGreaterThan(0);
     for (let i = 0; i < table.intervals; i++) expect(dot(at(table, i, UP), at(table, i + 1, UP))).toBeGreaterThan(0.9);
   });
@@ -67,14 +67,14 @@ describe('keep upright', () => {
       'upright',
     );
     expect(table.steep).toEqual([[0, 8]]);
-    expect(at(table, 0, UP)).toEqual(at(table, table.intervals, UP));
+    expect(at(table, 0, UP)).toEqual(at(table, table.stations.length - 1, UP));
   });
 });
 
 describe('every frame', () => {
   it.each(['leastTwist', 'upright'] as const)('is square and right-handed: forward x up = side (%s)', (rule) => {
     const table = tableOf(helix(2, 0.4, 3), rule);
-    for (let i = 0; i <= table.intervals; i += 7) {
+    for (let i = 0; i < table.stations.length; i += 7) {
       const [f, u, s] = [at(table, i, FORWARD), at(table, i, UP), at(table, i, SIDE)];
       for (const [a, b, want] of [
         [f, f, 1],
@@ -98,7 +98,7 @@ describe('every frame', () => {
       (u) => [-3 * w * w * Math.cos(w * u), 0, -3 * w * w * Math.sin(w * u)],
       true,
     );
-    const table = tableOf(circle, 'upright', { intervals: 256 });
+    const table = evenTable(circle, 'upright', { intervals: 256 });
     const frame = new Float64Array(FRAME_STRIDE);
     for (let i = 0; i < 1000; i++) {
       const s = (table.length * (i + 0.318)) / 1000;

@@ -6,9 +6,8 @@ import type { RunJob } from '../bending/run-spec';
 import type { CheckedGuide } from '../findings/finding';
 import { buildFrameTable } from '../frames/build-frame-table';
 import { resolveReach } from '../laying/lay';
-import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import { add, scale, type Vec3 } from '../math/vec3';
-import { tooNear } from './clearance';
+import { farthestOf, tooNear } from './clearance';
 import type { Surface } from './surface';
 
 const MOST_STEPS = 120;
@@ -40,20 +39,20 @@ export interface PushInput {
  */
 export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushInput): CurveSpec | undefined {
   if (curveKind(spec).group === 'numbers') return undefined;
-  let half = 0;
-  for (let i = 0; i < support.length; i += 2) half = Math.max(half, Math.hypot(support[i]!, support[i + 1]!));
+  const half = farthestOf(support);
   const wanted = (guide.clearance ?? 0) + Math.max(half * SPARE, LEAST_SPARE);
   let current = spec;
   for (let step = 0; step < MOST_STEPS; step++) {
     const compiled = compileCurve(current);
     if (!compiled.ok) return undefined;
     const arc = buildArcTable(compiled.value);
-    const intervals = Math.min(Math.max(Math.ceil(arc.length / (half * FINENESS || 1)), 256), MOST_SAMPLES);
-    const table = buildFrameTable(arc, job.bending.frames, { points: current.points, surface, intervals });
-    const found = tooNear({ table, support, job, reach: resolveReach(job.laying, table.length) }, guide, wanted);
+    const table = buildFrameTable(arc, job.bending.frames, { points: current.points, surface });
+    const spacing = Math.min(Math.max(half * FINENESS, arc.length / MOST_SAMPLES), arc.length / 256);
+    const asked = { table, support, job, reach: resolveReach(job.laying, table.length) };
+    const found = tooNear(asked, guide, wanted, spacing).flat();
     if (found.length === 0) return current;
     const worst = found.reduce((a, b) => (b.gap < a.gap ? b : a));
-    const station = worst.sample * table.step;
+    const { station, place } = worst;
     let i = nearestPoint(table.pointStations, station, table.length, half * APART);
     if (i === undefined) {
       if (current.points.length - spec.points.length >= MOST_NEW_POINTS) return undefined;
@@ -61,7 +60,6 @@ export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushI
       if (!inserted) return undefined;
       [current, i] = [inserted.spec, inserted.point];
     }
-    const place = placeAt(table, worst.sample);
     const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < -DOWN;
     const aside = isDown ? sideways(guide.surface, place) : undefined;
     const away = aside?.away ?? worst.away;
@@ -85,11 +83,6 @@ function sideways(surface: Surface, place: Vec3): { away: Vec3; far: number } | 
     if (far !== undefined && far < (best?.far ?? Infinity)) best = { away, far };
   }
   return best;
-}
-
-function placeAt({ frames }: FrameTable, sample: number): Vec3 {
-  const at = sample * FRAME_STRIDE;
-  return [frames[at]!, frames[at + 1]!, frames[at + 2]!];
 }
 
 /** The point at a station, or near enough to it. */

@@ -1,3 +1,4 @@
+import { SliceStore } from '../bending/slice-store';
 import { buildTopology } from '../bending/build-run';
 import { planRun } from '../bending/plan-run';
 import { makeSegmentMesh } from '../segment/registry';
@@ -38,7 +39,7 @@ describe('a run of varied pieces', () => {
   const topology = (variation: VariationSpec, runsOn: boolean) => {
     const mesh = { ...plank, parts: plank.parts.map((part) => ({ ...part, runsOn })) };
     const job = jobOf({ laying: { rule: 'fillStretch', variation } });
-    const plan = unwrap(planRun({ table, segment: prepared(mesh), job, time: null, slices: new Map() }));
+    const plan = unwrap(planRun({ table, segment: prepared(mesh), job, time: null, slices: new SliceStore() }));
     return { plan, ...buildTopology(plan) };
   };
 

@@ -27,8 +27,12 @@ export function monotoneCubic(
     const x = isRound ? first + ((((at - first) % period) + period) % period) : at;
     if (x <= first) return [ys[0]!, isRound ? slopes[0]! : 0];
     if (x >= xs[n - 1]!) return [ys[n - 1]!, isRound ? slopes[0]! : 0];
-    let i = 0;
-    while (i + 2 < n && xs[i + 1]! <= x) i++;
+    let [i, high] = [0, n - 2];
+    while (i < high) {
+      const middle = (i + high + 1) >> 1;
+      if (xs[middle]! <= x) i = middle;
+      else high = middle - 1;
+    }
     const h = xs[i + 1]! - xs[i]!;
     const t = (x - xs[i]!) / h;
     const q = 1 - t;

@@ -31,6 +31,8 @@ export interface PreparedSegment {
   /** Pieces that touch cover each other's flat ends, so that those faces are never seen. */
   readonly endsMatch: boolean;
   readonly seam: SeamFit;
+  /** Rows that are the second of two at one x: what lies behind them begins there, at a corner of the path. Absent = none. */
+  readonly corners?: readonly number[];
   /** Intervals of x that keep their shape, ascending and apart. */
   readonly stiff: readonly StiffZone[];
   /** The segment in up to three: a head and a tail that are laid once, and the body between them. Absent = it is all body. */

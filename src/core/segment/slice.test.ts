@@ -7,7 +7,7 @@ import { prepared } from '../testing/runs';
 import { manifoldOf } from '../testing/manifold';
 import { cutBetween, cutOff } from './cut-off';
 import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
-import { adaptivePlanes, evenPlanes, longestRow, ownRow, usefulPlanes } from './plan-slices';
+import { evenPlanes, longestRow, ownRow } from './plan-slices';
 import { sliceSegment } from './slice';
 
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
@@ -95,16 +95,28 @@ describe('longestRow', () => {
   });
 });
 
-describe('planes', () => {
-  it('lie only where the bend asks for them', () => {
-    const planes = adaptivePlanes(8, (_, x1) => (x1 > 4 ? 0.5 : Infinity));
-    expect([...planes]).toEqual([4, 4.5, 5, 5.5, 6, 6.5, 7, 7.5]);
-  });
-
-  it('are left out where the segment has rows enough', () => {
+describe('edges that are short enough', () => {
+  it('stay whole, and so the faces beside them', () => {
     const fine = sliceSegment(made('tube'), evenPlanes(1, 50));
-    expect(usefulPlanes(fine, evenPlanes(1, 8), 1 / 8)).toHaveLength(0);
-    expect(usefulPlanes(made('tube'), evenPlanes(1, 8), 1 / 8)).toHaveLength(7);
+    const planes = evenPlanes(1, 8);
+    expect(
+      sliceSegment(
+        fine,
+        planes,
+        planes.map(() => 1 / 8),
+      ).mesh,
+    ).toBe(fine.mesh);
+    const sliced = sliceSegment(made('tube'), planes, planes.map(() => 1 / 8)); // prettier-ignore
+    expect(new Set(Array.from(sliced.mesh.positions).filter((_, i) => i % 3 === 0)).size).toBe(9);
+  });
+});
+
+describe('flat faces', () => {
+  it('cost two triangles a row: a plank in 12 rows has 4 * 2 * 12 and its ends', () => {
+    const plank = made('plank');
+    const sliced = sliceSegment(plank, evenPlanes(plank.length, 12));
+    expect(plank.mesh.indices.length / 3).toBe(12);
+    expect(sliced.mesh.indices.length / 3).toBe(4 * 2 * 12 + 4);
   });
 });
 

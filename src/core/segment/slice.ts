@@ -2,28 +2,31 @@ import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import type { Mesh, Part } from '../mesh/mesh';
 import { reorderVertices } from '../mesh/reorder';
 import { orderByX } from '../mesh/sort-by-x';
+import { flatPairs, NO_PAIR } from './flat-pairs';
 import type { PreparedSegment } from './prepare';
 import { findRows } from './rows';
+import { zipChains } from './zip-chains';
 
-/** A triangle corner or cut on its way through {@link sliceMesh}. */
+/** A mesh that is being cut. */
 interface Growing {
   readonly source: Mesh;
   readonly added: number[]; // per new vertex: from, to, share
 }
 
 /**
- * Cuts the triangles of a segment by the planes x = planes[i] (ascending, metres). Every cut lies on an old edge and both
- * triangles of an edge get the same new vertex, so that seams stay closed; normals and texture coordinates run on linearly.
- * Linear in triangles plus cuts.
+ * Cuts the triangles of a segment by the planes x = planes[i] (ascending, metres); `longest` = for each plane the length along x, metres, up to
+ * which edges stay whole there. Every cut lies on an old edge and both triangles of an edge get the same new vertex, so that seams stay
+ * closed; normals and texture coordinates run on linearly. Two triangles that make up one flat face are cut as one, into two a row. Linear
+ * in triangles plus cuts.
  */
-export function sliceSegment(segment: PreparedSegment, planes: Float64Array): PreparedSegment {
+export function sliceSegment(segment: PreparedSegment, planes: Float64Array, longest?: Float64Array): PreparedSegment {
   if (planes.length === 0) return segment;
-  const mesh = sliceMesh(segment.mesh, planes, segment.length * ON_PLANE_RELATIVE);
+  const mesh = sliceMesh(segment.mesh, planes, segment.length * ON_PLANE_RELATIVE, longest);
   if (mesh === segment.mesh) return segment;
   return { ...segment, mesh, rows: findRows(mesh.positions, segment.length) };
 }
 
-function sliceMesh(source: Mesh, planes: Float64Array, near: number): Mesh {
+function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: Float64Array): Mesh {
   const { positions, indices } = source;
   const count = positions.length / 3;
   // Per vertex: number of planes at or before it, and whether it lies on the last of them.
@@ -37,82 +40,80 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number): Mesh {
     on[v] = k > 0 && planes[k - 1]! >= x - near ? 1 : 0;
   }
   const growing: Growing = { source, added: [] };
-  const cutsOf = new Map<number, number>();
-  /** First of the new vertices on the edge a-b, in the order of the planes. */
-  const cuts = (a: number, b: number): number => {
-    const [p, q] =
-      positions[a * 3]! < positions[b * 3]! || (positions[a * 3] === positions[b * 3] && a < b) ? [a, b] : [b, a];
-    const key = p * count + q;
-    const known = cutsOf.get(key);
-    if (known !== undefined) return known;
+  const cutsOf = new Map<number, readonly [first: number, count: number]>();
+  /** First and number of the new vertices on an edge, in the order of the planes. */
+  const cuts = (p: number, q: number): readonly [first: number, count: number] => {
+    if (band[p]! >= band[q]! - on[q]!) return NONE;
+    const known = cutsOf.get(p * count + q);
+    if (known) return known;
     const first = count + growing.added.length / 3;
     const [xp, xq] = [positions[p * 3]!, positions[q * 3]!];
-    for (let k = band[p]!; k < band[q]! - on[q]!; k++) growing.added.push(p, q, (planes[k]! - xp) / (xq - xp));
-    cutsOf.set(key, first);
-    return first;
+    for (let k = band[p]!; k < band[q]! - on[q]!; k++) {
+      if (!longest || xq - xp > longest[k]! * WHOLE) growing.added.push(p, q, (planes[k]! - xp) / (xq - xp));
+    }
+    const found = [first, count + growing.added.length / 3 - first] as const;
+    cutsOf.set(p * count + q, found);
+    return found;
+  };
+  /** The corners `from` up to `to` of a face, and what is cut into the edges between; `step` = 1 or -1 round it. */
+  const chain = (face: readonly number[], from: number, to: number, step: number): number[] => {
+    const out = [face[from]!];
+    for (let k = from; k !== to;) {
+      const next = (k + step + face.length) % face.length;
+      const [a, b] = [face[k]!, face[next]!];
+      const isRising = positions[a * 3]! < positions[b * 3]!;
+      const [first, n] = isRising ? cuts(a, b) : cuts(b, a);
+      for (let i = 0; i < n; i++) out.push(first + (isRising ? i : n - 1 - i));
+      out.push(b);
+      k = next;
+    }
+    return out;
   };
   const out: number[] = [];
+  const sliceFace = (face: readonly number[]): void => {
+    let [low, high] = [0, 0];
+    face.forEach((v, i) => {
+      if (positions[v * 3]! < positions[face[low]! * 3]!) low = i;
+      if (positions[v * 3]! > positions[face[high]! * 3]!) high = i;
+    });
+    zipChains(out, chain(face, low, high, 1), chain(face, low, high, -1), (v) =>
+      v < count ? positions[v * 3]! : planeOf(growing, v - count),
+    );
+  };
+  const isCut = (i: number) => {
+    const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
+    const low = Math.min(band[a]!, band[b]!, band[c]!);
+    return Math.max(band[a]! - on[a]!, band[b]! - on[b]!, band[c]! - on[c]!) > low;
+  };
   const parts: Part[] = [];
-  let cut = false;
   for (const part of source.parts) {
     const start = out.length;
+    const crossed: number[] = [];
     for (let i = part.start; i < part.start + part.count; i += 3) {
-      const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
-      const low = Math.min(band[a]!, band[b]!, band[c]!);
-      const high = Math.max(band[a]! - on[a]!, band[b]! - on[b]!, band[c]! - on[c]!);
-      if (high <= low) out.push(a, b, c);
-      else {
-        cut = true;
-        sliceTriangle(out, a, b, c, low, high, band, on, cuts);
-      }
+      if (isCut(i)) crossed.push(i);
+      else out.push(indices[i]!, indices[i + 1]!, indices[i + 2]!);
     }
+    const { partner, faces } = flatPairs(source, crossed);
+    crossed.forEach((i, k) => {
+      if (partner[k] === NO_PAIR) sliceFace([indices[i]!, indices[i + 1]!, indices[i + 2]!]);
+    });
+    for (const face of faces) sliceFace(face);
     parts.push({ ...part, start, count: out.length - start });
   }
-  if (!cut) return source;
+  if (growing.added.length === 0) return source;
   const grown = withAdded(growing, count);
   const mesh: Mesh = { ...source, ...grown, indices: Uint32Array.from(out), parts };
   return reorderVertices(mesh, orderByX(mesh.positions));
 }
 
-/** Writes the triangles of one cut triangle: slab by slab, each slab's outline as a fan. */
-function sliceTriangle(
-  out: number[],
-  a: number,
-  b: number,
-  c: number,
-  low: number,
-  high: number,
-  band: Int32Array,
-  on: Uint8Array,
-  cuts: (a: number, b: number) => number,
-): void {
-  const corners = [a, b, c];
-  const outline: number[] = [];
-  for (let slab = low; slab <= high; slab++) {
-    // Slab k lies between plane k - 1 and plane k.
-    outline.length = 0;
-    for (let i = 0; i < 3; i++) {
-      const p = corners[i]!;
-      const q = corners[(i + 1) % 3]!;
-      const inSlab = band[p] === slab || (on[p] === 1 && band[p] === slab + 1);
-      if (inSlab) outline.push(p);
-      const [from, to] = [band[p]!, band[q]!];
-      const [first, last] = from < to ? [from, to - on[q]!] : [to, from - on[p]!]; // planes first..last-1 cut this edge
-      if (first >= last) continue;
-      const base = cuts(p, q);
-      const before = slab - 1; // the plane at the slab's start
-      const lower = before >= first && before < last ? base + before - first : -1;
-      const upper = slab >= first && slab < last ? base + slab - first : -1;
-      if (from < to) {
-        if (lower >= 0) outline.push(lower);
-        if (upper >= 0) outline.push(upper);
-      } else {
-        if (upper >= 0) outline.push(upper);
-        if (lower >= 0) outline.push(lower);
-      }
-    }
-    for (let k = 1; k + 1 < outline.length; k++) out.push(outline[0]!, outline[k]!, outline[k + 1]!);
-  }
+const NONE = [0, 0] as const;
+/** Edges longer than what may stay whole by less than this share of it stay whole. */
+const WHOLE = 1.001;
+
+/** x of a new vertex. */
+function planeOf({ source, added }: Growing, i: number): number {
+  const [xp, xq] = [source.positions[added[i * 3]! * 3]!, source.positions[added[i * 3 + 1]! * 3]!];
+  return xp + (xq - xp) * added[i * 3 + 2]!;
 }
 
 function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'positions' | 'normals' | 'uvs' | 'colours'> {

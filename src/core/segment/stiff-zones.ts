@@ -34,9 +34,7 @@ export interface RowPlace {
  * Where the zones leave no room for that, all of it stretches alike.
  */
 export function stiffPlaces({ stiff, length }: PreparedSegment, factor: number): (x: number) => RowPlace {
-  const kept = stiff.reduce((sum, { from, to }) => sum + to - from, 0);
-  const rest = (factor * length - kept) / (length - kept);
-  const [soft, hard] = length > kept && rest > 0.05 ? [rest, 1] : [factor, factor];
+  const { soft, hard } = factorsOf({ stiff, length }, factor);
   const near = length * ON_PLANE_RELATIVE; // rows are places of 32-bit floats
   return (x) => {
     let along = 0;
@@ -57,5 +55,28 @@ export function stiffPlaces({ stiff, length }: PreparedSegment, factor: number):
     }
     along += (x - at) * soft;
     return { along, frameAt: along, factor: soft, isStiff: false };
+  };
+}
+
+/** Laid over natural length outside and inside stiff zones. */
+function factorsOf({ stiff, length }: Pick<PreparedSegment, 'stiff' | 'length'>, factor: number) {
+  const kept = stiff.reduce((sum, { from, to }) => sum + to - from, 0);
+  const rest = (factor * length - kept) / (length - kept);
+  return length > kept && rest > 0.05 ? { soft: rest, hard: 1 } : { soft: factor, hard: factor };
+}
+
+/** Where along a piece's segment a place of the laid piece lies: x for metres along it. Undefined inside a stiff zone, which has no place for a row. */
+export function placeAlong({ stiff, length }: PreparedSegment, factor: number): (along: number) => number | undefined {
+  const { soft, hard } = factorsOf({ stiff, length }, factor);
+  return (along) => {
+    let [x, done] = [0, 0];
+    for (const { from, to } of stiff) {
+      const free = (from - x) * soft;
+      if (along <= done + free) break;
+      done += free + (to - from) * hard;
+      if (along < done) return undefined;
+      x = to;
+    }
+    return x + (along - done) / soft;
   };
 }

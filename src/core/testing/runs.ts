@@ -1,12 +1,14 @@
+import { SliceStore } from '../bending/slice-store';
 import { planRun, type RunPlan } from '../bending/plan-run';
 import type { RunJob } from '../bending/run-spec';
 import { buildRunMesh } from '../bending/build-run';
-import { buildArcTable } from '../curve/arc-table';
+import { buildArcTable, evenPlaces } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import { compileCurve, type CurveSpec } from '../curve/registry';
 import { buildFrameTable, type FrameTableOptions } from '../frames/build-frame-table';
 import type { FrameRuleName } from '../frames/registry';
-import type { FrameTable } from '../frames/frame-table';
+import { fillFrame } from '../frames/fill-frame';
+import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import { NO_VARIATION } from '../laying/variation';
 import type { Result } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
@@ -27,6 +29,24 @@ export const tableOf = (
   options?: FrameTableOptions,
   up: [number, number, number] = [0, 1, 0],
 ): FrameTable => buildFrameTable(buildArcTable(curve), { rule, up }, options);
+
+/** A table whose frames are given at `intervals` + 1 even stations, whatever spans it has. */
+export function evenTable(
+  curve: Curve,
+  rule: FrameRuleName,
+  options: FrameTableOptions & { readonly intervals: number },
+  up?: [number, number, number],
+): FrameTable & { readonly intervals: number; readonly step: number } {
+  const table = tableOf(curve, rule, options, up);
+  const { intervals } = options;
+  const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
+  const places = evenPlaces(buildArcTable(curve), intervals);
+  for (let i = 0; i <= intervals; i++) {
+    fillFrame(frames, i * FRAME_STRIDE, table, (table.length * i) / intervals, i === intervals);
+    frames.set(places.subarray(i * 3, i * 3 + 3), i * FRAME_STRIDE);
+  }
+  return { ...table, frames, intervals, step: table.length / intervals };
+}
 
 export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): PreparedSegment =>
   unwrap(prepareSegment(mesh, { ...PREPARE_DEFAULTS, forward: '+x', up: '+y', ...change }));
@@ -55,6 +75,6 @@ export function bentRun(
   job: RunJob,
   time: number | null = null,
 ): { plan: RunPlan; mesh: Mesh } {
-  const plan = unwrap(planRun({ table, segment, job, time, slices: new Map() }));
+  const plan = unwrap(planRun({ table, segment, job, time, slices: new SliceStore() }));
   return { plan, mesh: buildRunMesh(plan, table, segment.mesh) };
 }

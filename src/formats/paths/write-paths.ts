@@ -88,13 +88,13 @@ export const objLine = definePathWriter({
   write(path) {
     const table = tableOf(path);
     if (!table) return undefined;
-    const { frames, intervals, closed } = table;
-    const count = closed ? intervals : intervals + 1;
-    const places = Array.from({ length: count }, (_, i) => {
+    const { frames, stations, closed, length } = table;
+    const places = Array.from(stations).flatMap((station, i) => {
       const at = i * FRAME_STRIDE;
-      return `v ${short(frames[at]!)} ${short(frames[at + 1]!)} ${short(frames[at + 2]!)}`;
+      const isThere = (i > 0 && station === stations[i - 1]) || (closed && station === length);
+      return isThere ? [] : [`v ${short(frames[at]!)} ${short(frames[at + 1]!)} ${short(frames[at + 2]!)}`];
     });
-    const order = Array.from({ length: count }, (_, i) => i + 1);
+    const order = places.map((_, i) => i + 1);
     return fileOf(
       path,
       'obj',

@@ -15,6 +15,8 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
       return setStep(project, runId, 'laying', { rule: remedy.rule });
     case 'sliceAsNeeded':
       return setStep(project, runId, 'bending', { slicing: { by: 'auto' } });
+    case 'setTolerance':
+      return setStep(project, runId, 'bending', { tolerance: Math.min(remedy.metres, 10) });
     case 'setFrameRule':
       return setStep(project, runId, 'bending', { frames: { ...run.bending.frames, rule: remedy.rule } });
     case 'prepare':

@@ -3,7 +3,7 @@
 import { useEffect, useMemo } from 'react';
 import { useThree } from '@react-three/fiber';
 import { BufferAttribute, BufferGeometry } from 'three';
-import type { PathView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 
 /** Teeth of the comb over the whole path. */
 const MOST_TEETH = 240;
@@ -12,11 +12,11 @@ const MOST_TEETH = 240;
 export function FrameComb({ path, size, colour }: { path: PathView; size: number; colour: string }) {
   const invalidate = useThree((s) => s.invalidate);
   const geometry = useMemo(() => {
-    const { line, ups, sides } = path;
-    const count = line.length / 3;
-    const stride = Math.max(1, Math.round(count / MOST_TEETH));
+    const { line, ups, sides, stations, length } = path;
     const teeth: number[] = [];
-    for (let i = 0; i < count; i += stride) {
+    for (let [i, due] = [0, 0]; i < stations.length; i++) {
+      if (stations[i]! < due) continue;
+      due = Math.max(due + length / MOST_TEETH, stations[i]!);
       for (const [directions, long] of [
         [ups, 1],
         [sides, 0.4],

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box } from '@mui/material';
-import type { PathView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 import { metres } from '../format';
 import { useSession } from '../state/app-context';
 import { placeAt } from './nearest-station';

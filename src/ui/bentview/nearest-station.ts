@@ -1,4 +1,5 @@
-import type { PathView } from '../../engine/run-view';
+import { firstAfter } from '../../core/frames/tightness';
+import type { PathView } from '../../engine/path-view';
 import type { Viewport } from './viewport';
 
 /** The station of the path's place nearest to a pixel, if it is within `within` pixels; metres. */
@@ -9,7 +10,7 @@ export function nearestStation(
   y: number,
   within: number,
 ): number | undefined {
-  const { line, step, length } = path;
+  const { line, stations } = path;
   let best: number | undefined;
   let least = within;
   let before: { x: number; y: number } | undefined;
@@ -20,7 +21,7 @@ export function nearestStation(
       const l2 = dx * dx + dy * dy;
       const t = l2 > 0 ? Math.min(Math.max(((x - before.x) * dx + (y - before.y) * dy) / l2, 0), 1) : 0;
       const distance = Math.hypot(x - before.x - t * dx, y - before.y - t * dy);
-      if (distance < least) [best, least] = [Math.min((i - 1 + t) * step, length), distance];
+      if (distance < least) [best, least] = [stations[i - 1]! + t * (stations[i]! - stations[i - 1]!), distance];
     }
     before = p.isAhead ? p : undefined;
   }
@@ -28,10 +29,10 @@ export function nearestStation(
 }
 
 /** The place of a station on the sampled path, metres. */
-export function placeAt({ line, step }: PathView, station: number): [number, number, number] {
-  const x = station / step;
-  const i = Math.min(Math.max(Math.floor(x), 0), line.length / 3 - 2);
-  const t = Math.min(Math.max(x - i, 0), 1);
+export function placeAt({ line, stations }: PathView, station: number): [number, number, number] {
+  const i = Math.min(Math.max(firstAfter(stations, station) - 1, 0), stations.length - 2);
+  const gap = stations[i + 1]! - stations[i]!;
+  const t = gap > 0 ? Math.min(Math.max((station - stations[i]!) / gap, 0), 1) : 0;
   const mix = (c: number) => line[i * 3 + c]! * (1 - t) + line[i * 3 + 3 + c]! * t;
   return [mix(0), mix(1), mix(2)];
 }

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { redrawPart, strokePoints } from '../../core/curve/edit/stroke';
 import type { CurveSpec } from '../../core/curve/registry';
 import { add, distance, scale, type Vec3 } from '../../core/math/vec3';
-import type { PathView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 import { changeCurve } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useApp } from '../state/app-context';

@@ -1,6 +1,6 @@
 import { OrthographicCamera, PerspectiveCamera, Scene, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
-import type { PathView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 import { dragTo } from './drag-plane';
 import { fitCamera } from './fit-camera';
 import { nearestStation, placeAt } from './nearest-station';

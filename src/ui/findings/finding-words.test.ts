@@ -14,6 +14,9 @@ const FACTS = {
   offset: 30,
   size: 1800,
   unit: 0.001,
+  gap: -0.02,
+  wanted: 0.01,
+  off: 0.04,
 };
 
 describe('findingWords', () => {
@@ -21,6 +24,7 @@ describe('findingWords', () => {
     const { title, text, remedy } = findingWords({ check, facts: FACTS, at: { from: 40, to: 42, station: 41.2 } });
     expect(title).not.toBe(check);
     expect(text).toMatch(/\d/);
+    expect(`${text} ${remedy}`).not.toMatch(/NaN|undefined/);
     expect(remedy).toBeDefined();
   });
 

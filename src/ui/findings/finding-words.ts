@@ -31,6 +31,11 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
     text: `Rows are ${metres(f.row!)} apart${place(finding)}; the bend needs one every ${metres(f.needed!)}.`,
     remedy: 'Slice as the path needs it',
   }),
+  tooCoarse: (f) => ({
+    title: 'Too many bends to follow them all',
+    text: `The run keeps to its path within ${metres(f.off!)}; ${metres(f.wanted!)} is asked for.`,
+    remedy: `Be content with ${metres(f.off!)}`,
+  }),
   endMissed: (f) => ({
     title: f.remainder! > 0 ? 'The run stops short' : 'The run goes past its reach',
     text:

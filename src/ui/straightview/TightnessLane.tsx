@@ -1,6 +1,7 @@
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
-import type { PathView } from '../../engine/run-view';
+import { firstAfter } from '../../core/frames/tightness';
+import type { PathView } from '../../engine/path-view';
 import { radius } from '../format';
 import type { StationScale } from './Lane';
 
@@ -9,10 +10,10 @@ const LIMIT = 0.78;
 
 /** How much of its radius the segment uses on the inner side; at the limit it folds over. */
 export function TightnessLane({ x, path, height }: { x: StationScale; path: PathView; height: number }) {
-  const { tightness, step } = path;
+  const { tightness, stations } = path;
   const samples = useMemo(() => thinned(tightness, 800), [tightness]);
   const y = (t: number) => height - Math.min(t * LIMIT, 1) * height;
-  const at = (i: number) => x(i * step);
+  const at = (i: number) => x(stations[i]!);
   const shape = area<number>(
     (i) => at(i),
     height,
@@ -24,7 +25,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
   )(samples);
   const limit = y(1);
   const tightestAt = x(path.tightest.station);
-  const tightestTop = y(tightness[Math.round(path.tightest.station / step)]!);
+  const tightestTop = y(tightness[Math.max(firstAfter(stations, path.tightest.station) - 1, 0)]!);
   const isLate = path.tightest.station > path.length * 0.9;
   return (
     <g>

@@ -5,7 +5,7 @@ import { WHEEL_RADIUS } from '../../core/curve/kinds/belt';
 import { controlsAt } from '../../core/curve/kinds/compile-mixed';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
-import type { PathView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 import { deletePoints, movePoint, setPoint } from '../../project/commands/paths';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';

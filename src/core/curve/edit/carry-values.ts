@@ -1,4 +1,4 @@
-import { valuesAlong } from '../../frames/along-points';
+import { lanesOf } from '../../frames/along-points';
 import { pointStationsOf, type ArcTable } from '../arc-table';
 import type { PathPoint, PathShape } from '../path-spec';
 
@@ -13,7 +13,7 @@ export function carryValues(
   table: ArcTable,
 ): readonly PathPoint[] {
   const { curve, length } = table;
-  const { roll, gauge } = valuesAlong(before.points, pointStationsOf(table), curve.closed ? length : undefined);
+  const { roll, gauge } = lanesOf(before.points, pointStationsOf(table), curve.closed ? length : undefined);
   if (!roll && !gauge) return points;
   return points.map((point, i) => ({
     ...point,

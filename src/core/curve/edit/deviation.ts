@@ -1,6 +1,4 @@
-import { buildFrameTable } from '../../frames/build-frame-table';
-import { FRAME_STRIDE } from '../../frames/frame-table';
-import { buildArcTable } from '../arc-table';
+import { buildArcTable, evenPlaces } from '../arc-table';
 import { compileCurve, type CurveSpec } from '../registry';
 
 const SAMPLES = 400;
@@ -14,14 +12,7 @@ export function deviation(a: CurveSpec, b: CurveSpec): number | undefined {
 function sampled(spec: CurveSpec): Float64Array | undefined {
   const compiled = compileCurve(spec);
   if (!compiled.ok) return undefined;
-  const table = buildFrameTable(
-    buildArcTable(compiled.value),
-    { rule: 'upright', up: [0, 1, 0] },
-    { intervals: SAMPLES },
-  );
-  const out = new Float64Array((SAMPLES + 1) * 3);
-  for (let i = 0; i <= SAMPLES; i++) for (let c = 0; c < 3; c++) out[i * 3 + c] = table.frames[i * FRAME_STRIDE + c]!;
-  return out;
+  return evenPlaces(buildArcTable(compiled.value), SAMPLES);
 }
 
 function farthest(from: Float64Array, to: Float64Array): number {

@@ -22,8 +22,8 @@ export interface EndPlace {
 export function endOf(spec: CurveSpec, end: PathEnd): EndPlace | undefined {
   const compiled = compileCurve(spec);
   if (!compiled.ok || compiled.value.closed) return undefined;
-  const { frames, intervals } = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
-  const at = end === 'start' ? 0 : intervals * FRAME_STRIDE;
+  const { frames, stations } = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
+  const at = end === 'start' ? 0 : (stations.length - 1) * FRAME_STRIDE;
   const read = (from: number): Vec3 => [frames[from]!, frames[from + 1]!, frames[from + 2]!];
   return { position: read(at), direction: scale(read(at + FORWARD), end === 'start' ? -1 : 1) };
 }

@@ -11,7 +11,7 @@ import { CURVE_KINDS, compileCurve, curveKind, type CurveSpec } from '../registr
 import { FRAME_STRIDE } from '../../frames/frame-table';
 import { tightest } from '../../frames/tightness';
 import { cubicOf, pathOf } from '../../testing/curves';
-import { compiled, tableOf, unwrap } from '../../testing/runs';
+import { compiled, evenTable, tableOf, unwrap } from '../../testing/runs';
 import type { Vec3 } from '../../math/vec3';
 
 const ZIGZAG: Vec3[] = [
@@ -30,7 +30,7 @@ const pointAt = (spec: CurveSpec, u: number): number[] => {
 const lengthOf = (spec: CurveSpec) => buildArcTable(compiled(spec)).length;
 /** Points at even shares of arc length. */
 const shape = (spec: CurveSpec, n = 40) => {
-  const table = tableOf(compiled(spec), 'leastTwist', { intervals: n });
+  const table = evenTable(compiled(spec), 'leastTwist', { intervals: n });
   return Array.from({ length: n + 1 }, (_, i) => [...table.frames.subarray(i * FRAME_STRIDE, i * FRAME_STRIDE + 3)]);
 };
 const farthest = (a: number[][], b: number[][]) =>
@@ -135,7 +135,7 @@ describe('straight legs', () => {
       false,
       3,
     );
-    const table = tableOf(compiled(spec), 'upright', { intervals: 2000 });
+    const table = evenTable(compiled(spec), 'upright', { intervals: 2000 });
     expect(tightest(table).radius).toBeCloseTo(3, 9);
     expect(table.kinks).toHaveLength(0);
     expect(table.pointStations[1]).toBeCloseTo(7 + (3 * Math.PI) / 4, 9);
@@ -176,7 +176,7 @@ describe('straight legs', () => {
       expect(asked).toBe(5);
       expect(used).toBeCloseTo(2, 9); // two right angles share a leg of 4 m
     }
-    expect(tightest(tableOf(compiled(spec), 'upright', { intervals: 4000 })).radius).toBeCloseTo(2, 9);
+    expect(tightest(evenTable(compiled(spec), 'upright', { intervals: 4000 })).radius).toBeCloseTo(2, 9);
   });
 
   it('leave a corner without radius sharp, and the frame table knows where', () => {

@@ -9,7 +9,7 @@ import { CURVE_KINDS, compileCurve, type CurveKindName, type CurveSpec } from '.
 import { FRAME_STRIDE, type FrameTable } from '../../frames/frame-table';
 import { tightest } from '../../frames/tightness';
 import { pathOf } from '../../testing/curves';
-import { compiled, tableOf, unwrap } from '../../testing/runs';
+import { compiled, evenTable, tableOf, unwrap } from '../../testing/runs';
 import type { Vec3 } from '../../math/vec3';
 
 const lengthOf = (spec: CurveSpec) => buildArcTable(compiled(spec)).length;
@@ -38,7 +38,7 @@ describe('a hanging line', () => {
     const slope = withNumbers('hanging', [[0, 5, 0], [3, 1, 4]], { slack: 0.3 }); // prettier-ignore
     expect(lengthOf(slope)).toBeCloseTo(Math.hypot(3, 4, 4) * 1.3, 10);
     // y'' = sqrt(1 + y'^2) / a in terms of the way along: curvature times (1 + y'^2) is the same everywhere.
-    const table = tableOf(compiled(slope), 'upright', { intervals: 300 });
+    const table = evenTable(compiled(slope), 'upright', { intervals: 300 });
     const values = [20, 150, 280].map((i) => {
       const f = table.frames.subarray(i * FRAME_STRIDE, (i + 1) * FRAME_STRIDE);
       const flat = Math.hypot(f[3]!, f[5]!);
@@ -148,7 +148,7 @@ describe('eased corners', () => {
     expect(x - start).toBeCloseTo(59.62608350577537, 8);
     expect(z).toBeCloseTo(4.977722912225698, 8);
     expect(table.length).toBeCloseTo(2 * start + 2 * 60 + 120 * (turn - 0.5), 8);
-    const frames = tableOf(compiled(spec), 'upright', { intervals: 4000 });
+    const frames = evenTable(compiled(spec), 'upright', { intervals: 4000 });
     expect(tightest(frames).radius).toBeCloseTo(120, 6);
     expect(frames.kinks).toHaveLength(0);
   });
@@ -159,7 +159,7 @@ describe('eased corners', () => {
       closed: false,
       points: [{ position: [0, 0, 0] }, { position: [10, 0, 0], radius: 50 }, { position: [10, 0, 10] }],
     };
-    const { radius } = tightest(tableOf(compiled(spec), 'upright', { intervals: 2000 }));
+    const { radius } = tightest(evenTable(compiled(spec), 'upright', { intervals: 2000 }));
     expect(radius).toBeLessThan(10);
     expect(at(spec, 1)).toEqual([10, 0, 10].map((c) => expect.closeTo(c, 9)));
   });
@@ -231,7 +231,7 @@ describe('a belt', () => {
     ],
   ] as const)('round %s has the published length', (_, wheels, length) => {
     expect(lengthOf(path(wheels))).toBeCloseTo(length, 9);
-    const table = tableOf(compiled(path(wheels)), 'upright', { intervals: 2000 });
+    const table = evenTable(compiled(path(wheels)), 'upright', { intervals: 2000 });
     expect(table.kinks).toHaveLength(0);
   });
 
@@ -266,7 +266,7 @@ describe('a mixed path', () => {
   const spec: CurveSpec = { kind: 'mixed', closed: false, points };
 
   it('is straight where that is said, and runs on smoothly from there', () => {
-    const table = tableOf(compiled(spec), 'upright', { intervals: 4000 });
+    const table = evenTable(compiled(spec), 'upright', { intervals: 4000 });
     const stations = table.pointStations;
     expect(stations[3]! - stations[2]!).toBeCloseTo(Math.hypot(4, 1, 4), 9);
     const kinkStations = Array.from(table.kinks, (kink) =>
@@ -330,10 +330,9 @@ describe('turned round', () => {
     (_, spec) => {
       const turned = reversePath(spec);
       expect(deviation(turned, spec)!).toBeLessThan(1e-6 * lengthOf(spec));
-      const [there, back] = [spec, turned].map((s) => tableOf(compiled(s), 'upright', { intervals: 200 })) as [
-        FrameTable,
-        FrameTable,
-      ];
+      const [there, back] = [spec, turned].map((s) =>
+        evenTable(compiled(s), 'upright', { intervals: 200 }),
+      ) as unknown as [FrameTable, FrameTable];
       for (const i of [0, 37, 100, 200]) {
         const [a, b] = [there.frames.subarray(i * FRAME_STRIDE), back.frames.subarray((200 - i) * FRAME_STRIDE)];
         for (let c = 0; c < 3; c++) expect(a[c]).toBeCloseTo(b[c]!, 7);
@@ -363,11 +362,11 @@ describe('sample roads', () => {
     { speed: 100, R: 394 },
   ])('round a right angle at $speed km/h have the radius of $R m, all along their arc', ({ R }) => {
     const road = pathOf('straight', [[0, 0, 0], [2 * R, 0, 0], [2 * R, 0, 2 * R]], false, R); // prettier-ignore
-    const table = tableOf(compiled(road), 'upright', { intervals: 4000 });
+    const table = evenTable(compiled(road), 'upright', { intervals: 4000 });
     expect(tightest(table).radius / R).toBeCloseTo(1, 9);
     expect(table.length).toBeCloseTo(2 * R + (Math.PI / 2) * R, 6);
     // Eased by clothoids, a road is nowhere tighter than that.
-    const eased = tableOf(compiled({ ...road, kind: 'eased' }), 'upright', { intervals: 4000 });
+    const eased = evenTable(compiled({ ...road, kind: 'eased' }), 'upright', { intervals: 4000 });
     expect(tightest(eased).radius).toBeGreaterThan(R * (1 - 1e-6));
     expect(eased.kinks).toEqual([]);
   });

@@ -1,5 +1,5 @@
 import { buildFrameTable } from '../../frames/build-frame-table';
-import { curvatureAt } from '../../frames/tightness';
+import { curvatureOf, eachFrame } from '../../frames/tightness';
 import { buildArcTable } from '../arc-table';
 import { subdivideLegs } from '../edit/subdivide-between';
 import { compileCurve } from '../registry';
@@ -16,8 +16,12 @@ export const refine: Tidy = {
     if (!compiled.ok) return spec;
     const table = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
     const turn = (from: number, to: number) => {
-      let sum = 0;
-      for (let i = Math.ceil(from / table.step); i * table.step < to; i++) sum += curvatureAt(table, i) * table.step;
+      let [sum, last, bend] = [0, from, 0];
+      eachFrame(table, from, to, (frames, at, station) => {
+        const now = curvatureOf(frames, at);
+        sum += ((bend + now) / 2) * (station - last);
+        [last, bend] = [station, now];
+      });
       return sum;
     };
     const { pointStations: s, length } = table;

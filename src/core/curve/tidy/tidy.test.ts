@@ -1,6 +1,6 @@
 import type { Vec3 } from '../../math/vec3';
 import { pathOf } from '../../testing/curves';
-import { compiled, tableOf } from '../../testing/runs';
+import { compiled, evenTable, tableOf } from '../../testing/runs';
 import { buildArcTable } from '../arc-table';
 import { changeKind } from '../edit/change-kind';
 import { deviation } from '../edit/deviation';
@@ -35,7 +35,7 @@ describe.each(KINDS)('a path of kind %s', (kind) => {
     const spec = made(kind);
     const { length } = buildArcTable(compiled(spec));
     const done = TIDIES.mirrorHalf.apply(spec);
-    const table = tableOf(compiled(done), 'upright', { intervals: 400 });
+    const table = evenTable(compiled(done), 'upright', { intervals: 400 });
     expect(table.length / length).toBeCloseTo(1, 1);
     const place = (i: number) => [0, 1, 2].map((c) => table.frames[i * FRAME_STRIDE + c]!);
     // Distances from the middle are the same both ways.

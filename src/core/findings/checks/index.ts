@@ -5,6 +5,7 @@ import { roundingReduced } from './rounding-reduced';
 import { steepPath } from './steep-path';
 import { offMiddle } from './off-middle';
 import { absurdSize } from './absurd-size';
+import { tooCoarse } from './too-coarse';
 import { tooNearGuide } from './too-near-guide';
 
 /** In the order in which people are shown them. */
@@ -12,6 +13,7 @@ export const checks = {
   foldingOver,
   tooNearGuide,
   tooFewRows,
+  tooCoarse,
   endMissed,
   roundingReduced,
   steepPath,

@@ -1,5 +1,8 @@
-import { tooNear, type Clearance } from '../../guides/clearance';
+import { farthestOf, tooNear, type Clearance } from '../../guides/clearance';
 import { defineCheck, type Finding } from '../finding';
+
+/** Places looked at are so far apart, as a share of the section's greatest distance from the path. */
+const SPACING = 0.25;
 
 /** Where a run passes through a guide or comes nearer than it is to. Facts: `gap` at the nearest (below 0: through) and `wanted`, metres. */
 export const tooNearGuide = defineCheck({
@@ -9,17 +12,16 @@ export const tooNearGuide = defineCheck({
     const found: Finding[] = [];
     for (const guide of guides) {
       if (guide.clearance === null) continue;
-      const all = tooNear({ table, support, job, reach: laying.reach }, guide, guide.clearance);
-      for (let from = 0, to = 0; from < all.length; from = to) {
-        for (to = from + 1; to < all.length && all[to]!.sample === all[to - 1]!.sample + 1;) to++;
-        const stretch = all.slice(from, to);
+      const asked = { table, support, job, reach: laying.reach };
+      const spacing = Math.min(Math.max(farthestOf(support) * SPACING, table.length / 4000), table.length / 64);
+      for (const stretch of tooNear(asked, guide, guide.clearance, spacing)) {
         const worst = stretch.reduce((a: Clearance, b) => (b.gap < a.gap ? b : a));
         found.push({
           check: 'tooNearGuide',
           at: {
-            from: stretch[0]!.sample * table.step,
-            to: stretch[stretch.length - 1]!.sample * table.step,
-            station: worst.sample * table.step,
+            from: stretch[0]!.station,
+            to: stretch[stretch.length - 1]!.station,
+            station: worst.station,
           },
           facts: { gap: worst.gap, wanted: guide.clearance },
           guide: guide.id,

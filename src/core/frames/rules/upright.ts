@@ -1,70 +1,95 @@
 import { STEEP_ANGLE } from '../../math/tolerance';
-import { anyNormal, normalize, type Vec3 } from '../../math/vec3';
-import { angleFromUp, carryUp, setUp, turnUp } from '../double-reflection';
+import { normalize, type Vec3 } from '../../math/vec3';
+import { angleFromUp, carryUp, setUp, turnBetween, turnUp } from '../double-reflection';
 import { defineFrameRule } from '../frame-rule';
 import { FORWARD, FRAME_STRIDE, UP, type SteepReach } from '../frame-table';
+import { leastTwist } from './least-twist';
 
 /**
  * Up as near as can be to the up direction. Where forward comes within a few degrees of it there is no such up: the frame
- * is carried over the gap with least twist, and what it is off by at the far side is spread evenly over the gap.
+ * is carried over the gap with least twist, and what it is off by at the far side is spread evenly over the gap. So it is where the up
+ * of either side would turn over too fast. On a closed path gaps go on over its seam.
  */
 export const upright = defineFrameRule({
   kind: 'upright',
   label: 'Keep upright',
   hint: 'Up stays up: roads, rails, walls',
-  fillUps(frames, { intervals, step, up }) {
+  fillUps(frames, { stations, closed, up }) {
     const ref = normalize(up, [0, 1, 0]);
+    const count = stations.length;
     const limit = Math.cos(STEEP_ANGLE);
-    const isSteep = (i: number) => {
+    /** Samples whose up follows from those beside them. */
+    const loose = new Uint8Array(count);
+    for (let i = 0; i < count; i++) {
       const at = i * FRAME_STRIDE + FORWARD;
-      return Math.abs(frames[at]! * ref[0] + frames[at + 1]! * ref[1] + frames[at + 2]! * ref[2]) > limit;
-    };
-    const steep: SteepReach[] = [];
-    let i = 0;
-    while (i <= intervals) {
-      if (!isSteep(i)) {
-        setUp(frames, i, ref[0], ref[1], ref[2]);
-        i++;
-        continue;
-      }
-      const first = i;
-      while (i <= intervals && isSteep(i)) i++;
-      steep.push([first * step, Math.min(i - 1, intervals) * step]);
-      bridge(frames, first - 1, i, intervals, ref);
+      const along = frames[at]! * ref[0] + frames[at + 1]! * ref[1] + frames[at + 2]! * ref[2];
+      if (Math.abs(along) > limit) loose[i] = 1;
+      else setUp(frames, i, ref[0], ref[1], ref[2]);
     }
-    for (const [from, to] of fastPlaces(frames, intervals, ref)) bridge(frames, from, to, intervals, ref);
+    const gaps = stretches(loose, closed);
+    const steep = gaps.map(([from, to]): SteepReach => reachOf(stations, from, to));
+    const line = new Line(stations, closed);
+    for (const [from, to] of gaps) line.widen(loose, from, to);
+    for (const i of fastPlaces(frames, stations, loose, ref)) line.widen(loose, i, i + 1);
+    const bridged = stretches(loose, closed);
+    if (bridged[0] && bridged[0][1] - bridged[0][0] === count - 1) leastTwist.fillUps(frames, { stations, closed, up });
+    else for (const [from, to] of bridged) line.bridge(frames, from - 1, to + 1);
     return { closingTwist: 0, steep };
   },
 });
 
 /** What upright turns beyond least twist within a place that is nearly steep is spread over at least this share of the path. */
 const SPREAD = 0.02;
+/** At a corner the up of either side may differ by this much, radians. */
+const MOST_AT_CORNER = 0.5;
 
-/** Stretches, as samples before and after them, in which upright would turn faster than half a turn in that share; apart, in order. */
-function fastPlaces(frames: Float64Array, intervals: number, ref: Vec3): readonly (readonly [number, number])[] {
-  const reach = Math.max(Math.round((intervals * SPREAD) / 2), 1);
-  const fastest = Math.PI / (2 * reach);
-  const pair = new Float64Array(2 * FRAME_STRIDE);
-  const places: [number, number][] = [];
-  for (let i = 0; i < intervals; i++) {
-    const at = i * FRAME_STRIDE;
-    if (isSlow(frames, at + FORWARD, ref, fastest)) continue;
-    for (let k = 0; k < 2 * FRAME_STRIDE; k++) pair[k] = frames[at + k]!;
-    carryUp(pair, 0, 1);
-    const next = at + FRAME_STRIDE + UP;
-    if (Math.abs(angleFromUp(pair, 1, frames[next]!, frames[next + 1]!, frames[next + 2]!)) <= fastest) continue;
-    const last = places[places.length - 1];
-    if (last && i - reach <= last[1]) last[1] = i + 1 + reach;
-    else places.push([i - reach, i + 1 + reach]);
+/** First and last of each stretch of marked samples. On a closed path one that goes over the seam ends beyond the last sample. */
+function stretches(marked: Uint8Array, closed: boolean): [number, number][] {
+  const found: [number, number][] = [];
+  const { length } = marked;
+  for (let i = 0; i < length; i++) {
+    if (marked[i] === 0) continue;
+    const first = i;
+    while (i + 1 < length && marked[i + 1] === 1) i++;
+    found.push([first, i]);
   }
-  return places;
+  const [first, last] = [found[0], found[found.length - 1]];
+  if (closed && first && last && first !== last && first[0] === 0 && last[1] === length - 1) {
+    last[1] = length + first[1];
+    found.shift();
+  }
+  return found;
+}
+
+/** Of a stretch that goes over the seam, the longer part. */
+function reachOf(stations: Float64Array, from: number, to: number): SteepReach {
+  const end = stations.length - 1;
+  if (to <= end) return [stations[from]!, stations[to]!];
+  const [before, after] = [stations[end]! - stations[from]!, stations[to - end - 1]!];
+  return before >= after ? [stations[from]!, stations[end]!] : [0, after];
+}
+
+/** Samples from which up would turn to the next one's faster than half a turn in {@link SPREAD}. */
+function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Array, ref: Vec3): number[] {
+  const last = stations.length - 1;
+  const fastest = Math.PI / (SPREAD * stations[last]!);
+  const found: number[] = [];
+  for (let i = 0; i < last; i++) {
+    if (loose[i] === 1 || loose[i + 1] === 1) continue;
+    const gap = stations[i + 1]! - stations[i]!;
+    const most = gap > 0 ? fastest * gap : MOST_AT_CORNER;
+    if (!isSlow(frames, i * FRAME_STRIDE + FORWARD, ref, most) && Math.abs(turnBetween(frames, i, i + 1)) > most) {
+      found.push(i);
+    }
+  }
+  return found;
 }
 
 /**
- * Whether the turn of upright from one sample to the next is surely less than `fastest`: it is that of forward times the tangent of the
+ * Whether the turn of upright from one sample to the next is surely less than `most`: it is that of forward times the tangent of the
  * slope, and twice that is above any rounding.
  */
-function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, fastest: number): boolean {
+function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, most: number): boolean {
   const next = at + FRAME_STRIDE;
   const dx = frames[next]! - frames[at]!;
   const dy = frames[next + 1]! - frames[at + 1]!;
@@ -72,26 +97,56 @@ function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, fastest: numb
   const rise = frames[at]! * x + frames[at + 1]! * y + frames[at + 2]! * z;
   const nextRise = rise + dx * x + dy * y + dz * z;
   const steeper = Math.max(rise * rise, nextRise * nextRise);
-  return 4 * (dx * dx + dy * dy + dz * dz) * steeper < fastest * fastest * (1 - steeper);
+  return 4 * (dx * dx + dy * dy + dz * dz) * steeper < most * most * (1 - steeper);
 }
 
-/** Fills the samples strictly between `before` and `after`; before = -1 and after > intervals: there is no such side. */
-function bridge(frames: Float64Array, before: number, after: number, intervals: number, ref: Vec3): void {
-  if (before < 0 && after > intervals) {
-    setUp(frames, 0, ...anyNormal([frames[FORWARD]!, frames[FORWARD + 1]!, frames[FORWARD + 2]!]));
-    for (let k = 0; k < intervals; k++) carryUp(frames, k, k + 1);
-    return;
+/** Samples by a number that goes on over the seam of a closed path. */
+class Line {
+  readonly #stations: Float64Array;
+  readonly #closed: boolean;
+
+  constructor(stations: Float64Array, closed: boolean) {
+    this.#stations = stations;
+    this.#closed = closed;
   }
-  if (before < 0) {
-    setUp(frames, after, ...ref);
-    for (let k = after; k > 0; k--) carryUp(frames, k, k - 1);
-    return;
+
+  has = (k: number): boolean => this.#closed || (k >= 0 && k < this.#stations.length);
+
+  sample(k: number): number {
+    const n = this.#stations.length;
+    return ((k % n) + n) % n;
   }
-  const end = Math.min(after, intervals);
-  for (let k = before; k < end; k++) carryUp(frames, k, k + 1);
-  if (after > intervals) return;
-  const carried = [0, 1, 2].map((c) => frames[after * FRAME_STRIDE + UP + c]!) as unknown as Vec3;
-  setUp(frames, after, ...ref);
-  const left = -angleFromUp(frames, after, ...carried);
-  for (let k = before + 1; k < after; k++) turnUp(frames, k, (left * (k - before)) / (after - before));
+
+  station(k: number): number {
+    const n = this.#stations.length;
+    return this.#stations[this.sample(k)]! + this.#stations[n - 1]! * Math.floor(k / n);
+  }
+
+  /** Marks samples around a stretch until it is as long as {@link SPREAD} asks. */
+  widen(marked: Uint8Array, from: number, to: number): void {
+    const n = this.#stations.length;
+    const half = (this.#stations[n - 1]! * SPREAD) / 2;
+    const middle = (this.station(from) + this.station(to)) / 2;
+    for (let k = from; k > to - n && this.has(k) && middle - this.station(k) <= half; k--) marked[this.sample(k)] = 1;
+    for (let k = to; k < from + n && this.has(k) && this.station(k) - middle <= half; k++) marked[this.sample(k)] = 1;
+  }
+
+  /** Carries up over the samples strictly between two; where one of those is not there, from the other one. */
+  bridge(frames: Float64Array, before: number, after: number): void {
+    if (!this.has(before)) {
+      for (let k = after; k > before + 1; k--) carryUp(frames, k, k - 1);
+      return;
+    }
+    const isOpen = !this.has(after);
+    const end = isOpen ? after - 1 : after;
+    const last = this.sample(end) * FRAME_STRIDE + UP;
+    const target = [frames[last]!, frames[last + 1]!, frames[last + 2]!] as const;
+    for (let k = before; k < end; k++) carryUp(frames, this.sample(k), this.sample(k + 1));
+    if (isOpen) return;
+    const left = angleFromUp(frames, this.sample(after), ...target);
+    const start = this.station(before);
+    const over = this.station(after) - start;
+    for (let k = before + 1; k < after; k++) turnUp(frames, this.sample(k), (left * (this.station(k) - start)) / over);
+    frames.set(target, last);
+  }
 }

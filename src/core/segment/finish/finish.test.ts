@@ -1,3 +1,4 @@
+import { SliceStore } from '../../bending/slice-store';
 import { buildTopology } from '../../bending/build-run';
 import { planRun } from '../../bending/plan-run';
 import { jobOf, prepared, tableOf, unwrap, compiled } from '../../testing/runs';
@@ -97,7 +98,7 @@ describe('applyFinishes', () => {
     const mesh = applyFinishes(plank, 2, [{ ...FINISH, fit: 'onward' }], images);
     const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [8, 0, 0]])), 'upright'); // prettier-ignore
     const job = jobOf({ laying: { rule: 'fillStretch' } });
-    const plan = unwrap(planRun({ table, segment: prepared(mesh), job, time: null, slices: new Map() }));
+    const plan = unwrap(planRun({ table, segment: prepared(mesh), job, time: null, slices: new SliceStore() }));
     const { uvs } = buildTopology(plan);
     let base = 0;
     plan.pieces.forEach(({ segment }, i) => {

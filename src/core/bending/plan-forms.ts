@@ -1,0 +1,100 @@
+import { cutOff } from '../segment/cut-off';
+import { openEnds, type SegmentEnd } from '../segment/open-ends';
+import { askedPlanes, evenPlanes, MAX_SLICES } from '../segment/plan-slices';
+import type { PreparedSegment } from '../segment/prepare';
+import { sliceSegment } from '../segment/slice';
+import { splitRows } from '../segment/split-rows';
+import { placeAlong } from '../segment/stiff-zones';
+import type { BendingSpec } from './bending-spec';
+import { densest, equalRows, rowsTo, type RowDensity } from './row-density';
+import type { SliceStore } from './slice-store';
+
+/** A piece as it lies when all has grown. Metres. */
+export interface LaidPiece {
+  readonly worn: PreparedSegment;
+  readonly station: number;
+  /** Metres along the path per metre of segment. */
+  readonly factor: number;
+  /** x at which the path's end cuts it off; absent = it is whole. */
+  readonly cutAt?: number;
+}
+
+export interface FormInput {
+  readonly density: RowDensity;
+  readonly slicing: BendingSpec['slicing'];
+  readonly slices: SliceStore;
+  /** The run is one piece: its rows follow the path. Many pieces share a few even slicings where that costs little. */
+  readonly isSingle: boolean;
+}
+
+/** Pieces share an even slicing unless one of their own has so many times fewer rows. */
+const SHARED_COST = 4;
+
+/** The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. */
+export function formOf(piece: LaidPiece, ends: readonly SegmentEnd[], input: FormInput): PreparedSegment {
+  const { worn, cutAt } = piece;
+  const { planes, longest, edges } = planesOf(piece, input);
+  const key = `${planes.join()}:${longest[0] ?? ''}:${edges.join()}:${ends.join()}:${cutAt ?? ''}`;
+  return input.slices.get(worn, key, () => {
+    const whole = cutAt === undefined ? worn : cutOff(worn, cutAt);
+    return splitRows(openEnds(sliceSegment(whole, planes, longest), ends), edges);
+  });
+}
+
+interface Planes {
+  /** Metres along the segment, ascending. */
+  readonly planes: Float64Array;
+  /** See {@link sliceSegment}. */
+  readonly longest: Float64Array;
+  /** Those of the planes at which the path has an edge. */
+  readonly edges: readonly number[];
+}
+
+function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSingle }: FormInput): Planes {
+  const { length } = worn;
+  if (slicing.by === 'off') return { planes: new Float64Array(), longest: new Float64Array(), edges: [] };
+  const end = station + factor * length;
+  const toX = placeAlong(worn, factor);
+  const inside = (stations: readonly number[]) =>
+    stations.flatMap((s) => {
+      const x = toX(s - station);
+      return x !== undefined && x > length * EDGE && x < length * (1 - EDGE) ? [x] : [];
+    });
+  const corners = inside(density.corners);
+  const edges = inside(density.edges);
+  if (slicing.by !== 'auto') return { ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges };
+  const wanted = rowsTo(density, end) - rowsTo(density, station);
+  const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
+  const shared = 2 ** Math.ceil(Math.log2(Math.max(even, 1)));
+  if (!isSingle && shared <= MAX_SLICES && shared <= SHARED_COST * Math.max(wanted, 1) && corners.length === 0) {
+    return { ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges };
+  }
+  // Between corners rows of equal need.
+  const bounds = [station, ...density.corners.filter((s) => s > station && s < end), end];
+  const least = wanted > MAX_SLICES ? MAX_SLICES / wanted : 1;
+  const rows = bounds.slice(1).flatMap((to, i) => {
+    const need = (rowsTo(density, to) - rowsTo(density, bounds[i]!)) * least;
+    return equalRows(density, bounds[i]!, to, Math.max(Math.ceil(need - 1e-9), 1));
+  });
+  return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
+}
+
+/** Rows nearer to an end than this share of a segment are those of the end. */
+const EDGE = 2e-6;
+
+/** The planes with those of corners, which cut everything, among them; planes that lie on one give way. `whole` = what stays whole, metres; else the way to the next. */
+function withCorners(
+  planes: Float64Array,
+  whole: number | undefined,
+  corners: readonly number[],
+  length: number,
+): Omit<Planes, 'edges'> {
+  const near = length * EDGE * 2;
+  const kept = planes.filter((x) => corners.every((corner) => Math.abs(corner - x) > near));
+  const all = Float64Array.from([...kept, ...corners]).sort();
+  const longest = all.map((x, i) => {
+    if (corners.includes(x)) return 0;
+    return whole ?? Math.min(x - (all[i - 1] ?? 0), (all[i + 1] ?? length) - x);
+  });
+  return { planes: all, longest };
+}

@@ -1,0 +1,63 @@
+import { fillParams, type ArcTable } from '../curve/arc-table';
+import type { Curve } from '../curve/curve';
+import { CURVATURE, FORWARD, FRAME_STRIDE, type Spans } from './frame-table';
+
+/** Stations of all samples of spans, metres. */
+export function stationsOf({ starts, firsts }: Spans): Float64Array {
+  const stations = new Float64Array(firsts[firsts.length - 1]!);
+  for (let k = 0; k + 1 < firsts.length; k++) {
+    const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
+    const step = (starts[k + 1]! - starts[k]!) / (last - first);
+    for (let i = first; i < last; i++) stations[i] = starts[k]! + (i - first) * step;
+    stations[last] = starts[k + 1]!;
+  }
+  return stations;
+}
+
+/** Writes position, forward and curvature of the samples of spans `from` up to, but without, `to`; `stations` are those of all. */
+export function sampleSpans(
+  frames: Float64Array,
+  arc: ArcTable,
+  { params, firsts }: Spans,
+  stations: Float64Array,
+  from: number,
+  to: number,
+): void {
+  const [first, end] = [firsts[from]!, firsts[to]!];
+  const us = new Float64Array(end - first);
+  fillParams(us, arc, stations.subarray(first, end));
+  for (let k = from; k < to; k++) {
+    const last = firsts[k + 1]! - 1;
+    for (let i = firsts[k]! + 1; i < last; i++) fillSample(frames, i * FRAME_STRIDE, arc.curve, us[i - first]!);
+    // The ends exactly, so that two spans meet in one place.
+    fillSample(frames, firsts[k]! * FRAME_STRIDE, arc.curve, params[k]!);
+    fillSample(frames, last * FRAME_STRIDE, arc.curve, params[k + 1]!, true);
+  }
+}
+
+/**
+ * Writes position, forward and curvature vector at u, at a break of the piece that it begins or, `fromLeft`, of the one that it ends. Where
+ * the speed is zero, forward is the limit from just inside.
+ */
+export function fillSample(out: Float64Array, at: number, curve: Curve, u: number, fromLeft = u >= 1): void {
+  curve.pointAt(out, at, u);
+  curve.velocityAt(out, at + FORWARD, u, fromLeft);
+  let speed2 = squared(out, at + FORWARD);
+  let where = u;
+  if (speed2 < 1e-20) {
+    where = fromLeft ? u - 1e-6 : u + 1e-6;
+    curve.velocityAt(out, at + FORWARD, where, fromLeft);
+    speed2 = squared(out, at + FORWARD);
+  }
+  curve.accelerationAt(out, at + CURVATURE, where, fromLeft);
+  const speed = Math.sqrt(speed2);
+  for (let c = 0; c < 3; c++) out[at + FORWARD + c]! /= speed;
+  // Curvature vector = (a - (a.t) t) / v^2.
+  let along = 0;
+  for (let c = 0; c < 3; c++) along += out[at + CURVATURE + c]! * out[at + FORWARD + c]!;
+  for (let c = 0; c < 3; c++) {
+    out[at + CURVATURE + c] = (out[at + CURVATURE + c]! - along * out[at + FORWARD + c]!) / speed2;
+  }
+}
+
+const squared = (v: Float64Array, at: number): number => v[at]! ** 2 + v[at + 1]! ** 2 + v[at + 2]! ** 2;
