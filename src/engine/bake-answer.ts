@@ -63,8 +63,13 @@ export async function answerBake(
       : zipSync(Object.fromEntries(files.map((f) => [f.name, f.bytes])), { mtime: '1980-01-02' });
     const mime = isOne ? WRITERS.find((f) => f.extensions[0] === extension)!.mime : 'application/zip';
     const name = isOne ? files[0]!.name : 'rattan.zip';
+    const warning = baked.warnings.map(problemWords).join(' ');
     return new Response(bytes as Uint8Array<ArrayBuffer>, {
-      headers: { 'content-type': mime, 'content-disposition': `attachment; filename="${name}"` },
+      headers: {
+        'content-type': mime,
+        'content-disposition': `attachment; filename="${name}"`,
+        ...(warning && { 'x-rattan-warning': warning }),
+      },
     });
   } catch (error) {
     if (error instanceof TimeUp) return refuse(422, fail('time.limit', { seconds: limits.seconds }));

@@ -1,8 +1,8 @@
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { PLAIN_MATERIAL, type Material } from '../core/mesh/mesh';
-import { fail, ok, type Result } from '../core/math/result';
-import type { NamedBytes, NamedMesh } from '../formats/format';
+import { fail, ok, type Problem, type Result } from '../core/math/result';
+import type { MeshFormat, NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
 import type { Project } from '../project/schema';
@@ -33,7 +33,7 @@ export const loadFrom =
     return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
   };
 
-/** Works out the final geometry. Problems: `run.unknown`, `bake.empty`, and those of the runs with their place. */
+/** Works out the final geometry. Problems: `run.unknown`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
 export async function bakeProject(
   project: Project,
   deriver: Deriver,
@@ -61,7 +61,10 @@ export async function bakeProject(
     }
     const { plan, table, ready } = derived.value;
     const mesh = buildRunMesh(plan, table, ready.prepared.mesh, partOf(share, READY_SHARE, 1));
-    if (mesh.indices.length > 0) scene.push({ name: run.name, mesh });
+    if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
+      return { ok: false, problems: [{ code: 'bake.not-a-number', path: at, facts: { run: run.name } }] };
+    const { origin } = table;
+    if (mesh.indices.length > 0) scene.push({ name: run.name, mesh, ...(origin.some((c) => c !== 0) && { origin }) });
     reports.push(buildReport(run.name, derived.value, options));
   }
   if (options.guides) scene.push(...(await guideMeshes(project, deriver)));
@@ -90,7 +93,15 @@ const READY_SHARE = 0.3;
 /** How much of a bake is bending, for its progress: writing takes longer. */
 export const BENDING_SHARE = 0.3;
 
-/** Bakes and writes a file. Problems: `format.unknown`, and those of {@link bakeProject}. */
+/** That a format cannot tell where far things lie as finely as they are made. */
+function coarseFar({ label, isCoarseFar }: MeshFormat, scene: readonly NamedMesh[]): Problem[] {
+  const far = Math.max(0, ...scene.map(({ origin = [0, 0, 0] }) => Math.max(...origin.map(Math.abs))));
+  return isCoarseFar && far > 0
+    ? [{ code: 'format.coarse-far', path: [], facts: { format: label, far, off: far * 2 ** -24 } }]
+    : [];
+}
+
+/** Bakes and writes a file. Warnings: `format.coarse-far`. Problems: `format.unknown`, and those of {@link bakeProject}. */
 export async function bakeFiles(
   project: Project,
   deriver: Deriver,
@@ -104,5 +115,6 @@ export async function bakeFiles(
   const baked = await bakeProject(project, deriver, { ...options, ...(onProgress && { onProgress }) });
   if (!baked.ok) return baked;
   const { scene, reports } = baked.value;
-  return ok({ files: await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1)), reports });
+  const files = await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1));
+  return ok({ files, reports }, coarseFar(writer, scene));
 }

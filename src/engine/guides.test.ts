@@ -271,5 +271,5 @@ it('the demo’s handrail follows the upper edge of the stair’s string, as tra
         Math.min(...points.map((p) => Math.hypot(p[0] - place[0], p[1] - place[1], p[2] - place[2]))),
       ),
     );
-  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.02); // the chain’s own corners are 3 cm apart
+  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.03); // the chain’s own corners are some cm apart
 });

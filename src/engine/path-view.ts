@@ -10,7 +10,7 @@ export interface PathView {
   readonly planLength: number;
   readonly closed: boolean;
   readonly stations: Float64Array;
-  readonly line: Float32Array;
+  readonly line: Float64Array;
   /** Unit vectors: up and side of the frames. */
   readonly ups: Float32Array;
   readonly sides: Float32Array;
@@ -53,7 +53,7 @@ export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
   return {
     ...{ length, planLength, closed, endTwist, pointStations },
     stations: Float64Array.from(stations!),
-    line: Float32Array.from(line!),
+    line: Float64Array.from(line!),
     ups: Float32Array.from(ups!),
     sides: Float32Array.from(sides!),
     tightness: Float32Array.from(tightness!),

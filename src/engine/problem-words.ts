@@ -75,6 +75,10 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
   'bake.empty': () =>
     'There is nothing to write: no run is shown, or none has grown yet at this time. Show a run or choose a later time.',
+  'bake.not-a-number': () =>
+    'Its geometry has places that are no numbers, so that no file was written. Look at its findings, or at points of its path that lie on each other.',
+  'format.coarse-far': (f) =>
+    `${f.format} holds places to ${metresText(f.off)} only, ${metresText(f.far)} from the origin. Take GLB or OBJ, or move the project nearer.`,
   'format.unknown': (f) => `Files ending in .${f.extension} cannot be written. Use .glb, .obj or .stl.`,
   'asset.missing': (f) =>
     `The mesh ${String(f.id).slice(0, 8)} is not stored in this browser. Bring its file again in step 1.`,

@@ -6,6 +6,7 @@ import { lay, type Laying } from '../core/laying/lay';
 import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
+import type { Vec3 } from '../core/math/vec3';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../core/segment/prepare';
@@ -29,6 +30,9 @@ export interface RunView {
   readonly topologyKey: string;
   readonly surface?: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
   readonly surfaceKey: string;
+  /** Metres: where the mesh's own origin lies. */
+  readonly origin: Vec3;
+  /** Counted from there. */
   readonly box: Box;
   readonly path: PathView;
   readonly laying: Laying;
@@ -85,6 +89,7 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
     ...(held.topologyKey !== topologyKey && { topology: ownTopology(plan) }),
     surfaceKey: ready.key,
     ...(held.surfaceKey !== ready.key && { surface: { materials: mesh.materials, images: mesh.images } }),
+    origin: table.origin,
     box: boxOf(bent.positions),
     path: viewPath(derived),
     laying: plan.laying,

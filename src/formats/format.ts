@@ -1,3 +1,4 @@
+import type { Vec3 } from '../core/math/vec3';
 import type { Mesh } from '../core/mesh/mesh';
 import type { OnProgress } from '../core/math/progress';
 import type { Result } from '../core/math/result';
@@ -12,6 +13,18 @@ export interface NamedBytes {
 export interface NamedMesh {
   readonly name: string;
   readonly mesh: Mesh;
+  /** Where the mesh's own origin lies, metres; absent = at the scene's. */
+  readonly origin?: Vec3;
+}
+
+/** Throws where a number of a scene is none: no such file is ever written. */
+export function refuseNaN(scene: readonly NamedMesh[]): void {
+  for (const { name, mesh } of scene) {
+    for (const values of [mesh.positions, mesh.normals, mesh.uvs, mesh.colours ?? []]) {
+      const at = values.findIndex((v: number) => !Number.isFinite(v));
+      if (at >= 0) throw new RangeError(`refuseNaN: ${name} holds ${values[at]} at place ${at}`);
+    }
+  }
 }
 
 /** A mesh file format; adding one is a file and a line in `index.ts`. */
@@ -21,6 +34,8 @@ export interface MeshFormat<K extends string = string> {
   /** Lower case, without the dot; the first is the one that is written. */
   readonly extensions: readonly string[];
   readonly mime: string;
+  /** Places are 32-bit numbers from the scene's origin: far from it they are coarse. */
+  readonly isCoarseFar?: boolean;
   /** What travels: shown beside the choice when exporting. */
   readonly carries: string;
   /** Whether these bytes are of this format, whatever the name says; absent for formats that are only written. */

@@ -3,17 +3,18 @@ import { EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions'
 import { MeshoptTangents } from 'meshoptimizer';
 import type { OnProgress } from '../core/math/progress';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
-import type { NamedMesh } from './format';
+import { refuseNaN, type NamedMesh } from './format';
 
 /** A glTF document with one node a run; parts become primitives with vertices of their own. */
 export async function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgress): Promise<Document> {
+  refuseNaN(scene);
   const document = new Document();
   document.getRoot().getAsset().generator = 'Rattan';
   const buffer = document.createBuffer();
   const root = document.createScene('Scene');
   const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
   let done = 0;
-  for (const { name, mesh } of scene) {
+  for (const { name, mesh, origin } of scene) {
     const textures = mesh.images.map((image) => buildTexture(document, image));
     const materials = mesh.materials.map((material) => buildMaterial(document, material, textures));
     const target = document.createMesh(name);
@@ -40,7 +41,9 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
       target.addPrimitive(primitive);
       onProgress?.((done += part.count) / total);
     }
-    root.addChild(document.createNode(name).setMesh(target));
+    const node = document.createNode(name).setMesh(target);
+    if (origin) node.setTranslation([...origin]);
+    root.addChild(node);
   }
   return document;
 }

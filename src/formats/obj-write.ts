@@ -1,11 +1,12 @@
 import type { OnProgress } from '../core/math/progress';
 import type { Material } from '../core/mesh/mesh';
-import type { NamedBytes, NamedMesh } from './format';
+import { refuseNaN, type NamedBytes, type NamedMesh } from './format';
 
 const EXTENSION = { 'image/png': 'png', 'image/jpeg': 'jpg', 'image/webp': 'webp' } as const;
 
 /** An OBJ with one object a run, its materials in an MTL, and the colour images beside both. */
 export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?: OnProgress): readonly NamedBytes[] {
+  refuseNaN(scene);
   const size = ({ mesh }: NamedMesh) => mesh.positions.length + mesh.indices.length / 3;
   const lines = new LineSink(
     scene.reduce((sum, object) => sum + size(object), 0),
@@ -15,7 +16,7 @@ export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?:
   const materials: string[] = [];
   const images: NamedBytes[] = [];
   let base = 1;
-  scene.forEach(({ name: run, mesh }, m) => {
+  scene.forEach(({ name: run, mesh, origin: [x, y, z] = [0, 0, 0] }, m) => {
     const label = (place: number) => `${plain(mesh.materials[place]?.name ?? 'Plain')}_${m + 1}_${place + 1}`;
     const imageName = (place: number) => `${name}-${m + 1}-${place + 1}.${EXTENSION[mesh.images[place]!.mime]}`;
     mesh.materials.forEach((material, i) => {
@@ -26,7 +27,8 @@ export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?:
     lines.push(`o ${plain(run)}`);
     const { positions: p, normals: n, uvs } = mesh;
     const count = p.length / 3;
-    for (let v = 0; v < count; v++) lines.push(`v ${num(p[v * 3]!)} ${num(p[v * 3 + 1]!)} ${num(p[v * 3 + 2]!)}`);
+    for (let v = 0; v < count; v++)
+      lines.push(`v ${num(p[v * 3]! + x)} ${num(p[v * 3 + 1]! + y)} ${num(p[v * 3 + 2]! + z)}`);
     for (let v = 0; v < count; v++) lines.push(`vt ${num(uvs[v * 2]!)} ${num(1 - uvs[v * 2 + 1]!)}`);
     for (let v = 0; v < count; v++) lines.push(`vn ${num(n[v * 3]!)} ${num(n[v * 3 + 1]!)} ${num(n[v * 3 + 2]!)}`);
     for (const part of mesh.parts) {

@@ -1,4 +1,4 @@
-import { defineFormat } from './format';
+import { defineFormat, refuseNaN } from './format';
 import { isAsciiStl, isBinaryStl, readStl } from './stl-read';
 
 const HEADER = 80;
@@ -9,11 +9,13 @@ export const stl = defineFormat({
   label: 'STL',
   extensions: ['stl'],
   mime: 'model/stl',
+  isCoarseFar: true,
   carries: 'Shape only, metres, z up for printing',
   sniff: (bytes) => isBinaryStl(bytes) || isAsciiStl(bytes),
   read: async ([main]) => readStl(main!),
   /** Binary, little-endian; y up is turned to z up, as slicers and printers expect (common practice, no source). */
   async write(scene, name, onProgress) {
+    refuseNaN(scene);
     const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length / 3, 0);
     const bytes = new Uint8Array(HEADER + 4 + total * TRIANGLE);
     bytes.set(new TextEncoder().encode('Rattan, metres, z up').subarray(0, HEADER));
@@ -21,14 +23,14 @@ export const stl = defineFormat({
     view.setUint32(HEADER, total, true);
     let at = HEADER + 4;
     const corner = new Float64Array(9);
-    for (const { mesh } of scene) {
+    for (const { mesh, origin = [0, 0, 0] } of scene) {
       const p = mesh.positions;
       for (let i = 0; i < mesh.indices.length; i += 3) {
         for (let k = 0; k < 3; k++) {
           const v = mesh.indices[i + k]! * 3;
-          corner[k * 3] = p[v]!;
-          corner[k * 3 + 1] = -p[v + 2]!;
-          corner[k * 3 + 2] = p[v + 1]!;
+          corner[k * 3] = p[v]! + origin[0];
+          corner[k * 3 + 1] = -p[v + 2]! - origin[2];
+          corner[k * 3 + 2] = p[v + 1]! + origin[1];
         }
         writeNormal(view, at, corner);
         for (let k = 0; k < 9; k++) view.setFloat32(at + 12 + k * 4, corner[k]!, true);

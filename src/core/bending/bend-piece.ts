@@ -30,7 +30,8 @@ export interface Bend {
 }
 
 /**
- * Writes the bent positions and normals of a piece, flat xyz, from vertex `firstVertex` on. One frame serves a whole row.
+ * Writes the bent positions and normals of a piece, flat xyz, from vertex `firstVertex` on; positions from the table's origin. One frame serves
+ * a whole row.
  *
  * A vertex (x, y, z) goes to P + o with o = gauge (y up + z side). With curvature vector k and total twist w per metre the
  * surface runs along x as factor ((1 - k.o) forward + w forward x o + gauge' (y up + z side)), so the inverse transpose takes a normal
@@ -103,6 +104,7 @@ function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): Row
     const corner = mitre?.(r, station);
     if (corner) station = corner.station;
     fillFrame(frames, at, table, station, corner?.isBefore);
+    for (let c = 0; c < 3; c++) frames[at + c]! -= table.origin[c]!;
     if (place) {
       factors[r] = place.factor;
       if (place.isStiff) carryStiff(frames, at, place.along - place.frameAt, bend.rollPerMetre);

@@ -1,6 +1,7 @@
 import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Surface } from '../guides/surface';
 import { MOST_TURN } from '../math/tolerance';
+import type { Vec3 } from '../math/vec3';
 import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
 import { turnBetween } from './double-reflection';
 import { FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
@@ -114,9 +115,28 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
     const { length, planLength } = arc;
     return {
       ...{ closed, spans, stations, frames, length, planLength, pointStations, kinks },
-      ...{ closingTwist, steep, endTwist, tolerance },
+      ...{ closingTwist, steep, endTwist, tolerance, origin: originOf(frames) },
     };
   }
+}
+
+/** Metres from the world's origin up to which meshes count from there: 32-bit numbers are good to a sixteen-thousandth of a metre. */
+const NEAR = 500;
+
+/** Whole metres, so that adding it rounds nothing. */
+function originOf(frames: Float64Array): Vec3 {
+  const [low, high] = [
+    [Infinity, Infinity, Infinity],
+    [-Infinity, -Infinity, -Infinity],
+  ];
+  for (let i = 0; i < frames.length; i += FRAME_STRIDE) {
+    for (let c = 0; c < 3; c++) {
+      low[c] = Math.min(low[c]!, frames[i + c]!);
+      high[c] = Math.max(high[c]!, frames[i + c]!);
+    }
+  }
+  if (Math.max(...high, ...low.map((v) => -v)) <= NEAR) return [0, 0, 0];
+  return low.map((v, c) => Math.round((v + high[c]!) / 2)) as unknown as Vec3;
 }
 
 const MOST_ROUNDS = 3;

@@ -62,6 +62,8 @@ export interface FrameTable {
   readonly steep: readonly SteepReach[];
   /** Radians per metre that matching the ends added; 0 where that was not asked for. */
   readonly endTwist: number;
+  /** Metres: a place near the path, [0, 0, 0] unless that is far away. Meshes count from it, so that 32-bit numbers cost nothing. */
+  readonly origin: Vec3;
   /** Metres: what chords between samples are off by; more than was asked for where that would have taken too many. */
   readonly tolerance: number;
 }

@@ -22,7 +22,7 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
         [sides, 0.4],
       ] as const) {
         for (const far of [0, long * size])
-          for (let c = 0; c < 3; c++) teeth.push(line[i * 3 + c]! + directions[i * 3 + c]! * far);
+          for (let c = 0; c < 3; c++) teeth.push(line[i * 3 + c]! - line[c]! + directions[i * 3 + c]! * far);
       }
     }
     const built = new BufferGeometry();
@@ -34,7 +34,7 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
     return () => geometry.dispose();
   }, [geometry, invalidate]);
   return (
-    <lineSegments geometry={geometry} renderOrder={11}>
+    <lineSegments geometry={geometry} position={[path.line[0]!, path.line[1]!, path.line[2]!]} renderOrder={11}>
       <lineBasicMaterial color={colour} depthTest={false} transparent opacity={0.8} toneMapped={false} />
     </lineSegments>
   );

@@ -3,6 +3,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three';
+import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 import type { RunResult } from '../state/results-store';
 import { buildMaterials, disposeMaterials } from './materials';
@@ -12,16 +13,20 @@ export interface Surface extends Pick<RunResult, 'topology' | 'surface'> {
   readonly positions: Float32Array;
   readonly normals: Float32Array;
   readonly box: Box;
+  /** Where it lies in the scene; absent = at its origin. */
+  readonly origin?: Vec3;
 }
 
 /** A run's bent mesh. */
 export function RunMesh({ run, result: { view, topology, surface } }: { run: string; result: RunResult }) {
-  const { positions, normals, box } = view;
-  return <SurfaceMesh {...{ run, positions, normals, box, topology, surface }} />;
+  const { positions, normals, box, origin } = view;
+  return <SurfaceMesh {...{ run, positions, normals, box, origin, topology, surface }} />;
 }
 
+const NOWHERE_ELSE: Vec3 = [0, 0, 0];
+
 /** A mesh. While only its vertices move, the same buffers are filled again. */
-export function SurfaceMesh({ run, positions, normals, box, topology, surface }: Surface & { run: string }) {
+export function SurfaceMesh({ run, positions, normals, box, origin, topology, surface }: Surface & { run: string }) {
   const invalidate = useThree((s) => s.invalidate);
   const geometry = useMemo(() => {
     const built = new BufferGeometry();
@@ -50,7 +55,17 @@ export function SurfaceMesh({ run, positions, normals, box, topology, surface }:
   useEffect(() => () => disposeMaterials(materials), [materials]);
 
   if (positions.length === 0) return null;
-  return <mesh geometry={geometry} material={materials} userData={{ run }} castShadow receiveShadow dispose={null} />;
+  return (
+    <mesh
+      geometry={geometry}
+      material={materials}
+      position={origin ?? NOWHERE_ELSE}
+      userData={{ run }}
+      castShadow
+      receiveShadow
+      dispose={null}
+    />
+  );
 }
 
 function fill(geometry: BufferGeometry, name: 'position' | 'normal', values: Float32Array): void {

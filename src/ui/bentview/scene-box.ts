@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../core/math/vec3';
+import { add, type Vec3 } from '../../core/math/vec3';
 import type { RunResult } from '../state/results-store';
 
 export interface Sphere {
@@ -16,7 +16,8 @@ const EMPTY_SCENE: SceneBox = { min: [-8, 0, -5], max: [8, 1, 5] };
 /** The box round some runs, grown or not: where their paths lead their segments, and what is there of their meshes. */
 export function sceneBox(results: readonly RunResult[]): SceneBox {
   const places = framePlaces(results);
-  for (const { view } of results) if (view.positions.length > 0) places.push(view.box.min, view.box.max);
+  for (const { view } of results)
+    if (view.positions.length > 0) places.push(add(view.box.min, view.origin), add(view.box.max, view.origin));
   const extreme = (pick: (...values: number[]) => number, c: number) =>
     places.reduce((v, p) => pick(v, p[c]!), places[0]![c]!);
   const all = (pick: (...values: number[]) => number): Vec3 => [extreme(pick, 0), extreme(pick, 1), extreme(pick, 2)];

@@ -32,6 +32,7 @@ export function useExport() {
       );
       if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));
       saveFiles(baked.value.files, name, format.mime);
+      for (const warning of baked.warnings) enqueueSnackbar(problemWords(warning), { variant: 'warning' });
       session.getState().set({ dialog: undefined });
       enqueueSnackbar(`${baked.value.files.length > 1 ? `${name}.zip` : baked.value.files[0]!.name} saved`);
     } catch (error) {

@@ -1,6 +1,7 @@
 import { FRAME_STRIDE, GAUGE, SIDE, UP, CURVATURE } from '../../frames/frame-table';
 import { curvatureOf, eachFrame } from '../../frames/tightness';
 import { CREASE_ANGLE } from '../../math/tolerance';
+import { halfWidth } from '../../segment/prepare';
 import { reachTowards } from '../../segment/support';
 import { defineCheck, type CheckInput, type Finding } from '../finding';
 
@@ -50,7 +51,10 @@ export const foldingOver = defineCheck({
     });
     for (const { station, angle, before, after } of table.kinks) {
       if (angle < CREASE_ANGLE || station < from || station > to) continue;
-      const reach = reachAlong(input, withInward(table.frames, before, after), 0, station, CURVATURE);
+      // Straight back there is no inner side: all of the section passes through itself.
+      const isBack = angle > Math.PI - CREASE_ANGLE;
+      const inward = withInward(table.frames, before, after);
+      const reach = isBack ? halfWidth(input.segment.box) : reachAlong(input, inward, 0, station, CURVATURE);
       const corner = { from: station, to: station, station, most: Infinity, radius: 0, needed: reach };
       const around = found.find((other) => other.from <= station && station <= other.to);
       if (around) Object.assign(around, { ...corner, from: around.from, to: around.to });
