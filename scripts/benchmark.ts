@@ -121,7 +121,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (2) A bent run against TubeGeometry of the same vertex count.
 {
-  const sides = 32;
+  const sides = 64;
   const rows = 3125;
   const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides }), evenPlanes(1, rows));
   const arc = arcOf(pathAt(0));
@@ -158,7 +158,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (3) The bend kernel against copying the same arrays, 1 M vertices in rows.
 {
-  const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 });
+  const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 });
   const segment = sliceSegment(base, evenPlanes(1, 15_600));
   const { positions, normals } = segment.mesh;
   const table = buildFrameTable(arcOf(pathAt(0)), { rule: 'leastTwist', up: [0, 1, 0] }, { intervals: 4096 });
@@ -203,7 +203,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (5) Writing a GLB of 1 M vertices.
 {
-  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 }), evenPlanes(1, 15_600));
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 }), evenPlanes(1, 15_600));
   let size = 0;
   let t = Infinity;
   for (let round = 0; round < 3; round++) {
@@ -220,7 +220,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (6) Slicing a mesh of a million triangles at 200 planes.
 {
-  const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 });
+  const base = prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 });
   const fine = sliceSegment(base, evenPlanes(1, 7_800));
   const [t] = race([() => sliceSegment(fine, evenPlanes(1, 201))] as const, 6);
   say(
@@ -231,7 +231,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (7) Reading a GLB of some 100 MB, against three's loader on the same bytes; both in Node, without images.
 {
-  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 32 }), evenPlanes(1, 28_000));
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 }), evenPlanes(1, 28_000));
   const { bytes } = (await glb.write!([{ name: 'Tube', mesh: segment.mesh }], 'tube'))[0]!;
   const buffer = bytes.slice().buffer;
   const fastest = [Infinity, Infinity];
@@ -252,7 +252,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 
 // (8) A scan of some 2 million triangles, brought as PLY, welded, its specks dropped, turned by its principal axes.
 {
-  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 }), evenPlanes(1, 7_800));
+  const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 128 }), evenPlanes(1, 7_800));
   const bytes = binaryPly(segment.mesh);
   const start = performance.now();
   const brought = await bringMesh([{ name: 'scan.ply', bytes }]);

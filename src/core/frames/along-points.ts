@@ -1,6 +1,6 @@
 import { monotoneCubic } from '../math/monotone-cubic';
 import { turnUp } from './double-reflection';
-import { FLARE, FRAME_STRIDE, GAUGE, TWIST } from './frame-table';
+import { FLARE, FRAME_STRIDE, GAUGE, SIDE, TWIST } from './frame-table';
 
 /** What points of a path may say of the run there. */
 export interface PointValues {
@@ -27,10 +27,11 @@ export function applyLanes(frames: Float64Array, stations: Float64Array, { roll,
     if (roll) {
       const [angle, slope] = roll(stations[i]!);
       turnUp(frames, i, angle);
+      frames[at + SIDE] = frames[at + 4]! * frames[at + 8]! - frames[at + 5]! * frames[at + 7]!;
+      frames[at + SIDE + 1] = frames[at + 5]! * frames[at + 6]! - frames[at + 3]! * frames[at + 8]!;
+      frames[at + SIDE + 2] = frames[at + 3]! * frames[at + 7]! - frames[at + 4]! * frames[at + 6]!;
       frames[at + TWIST]! += slope;
     }
-    frames[at + GAUGE] = 1;
-    frames[at + FLARE] = 0;
     if (!gauge) continue;
     const [log, slope] = gauge(stations[i]!);
     frames[at + GAUGE] = Math.exp(log);

@@ -4,7 +4,7 @@ import { MOST_TURN } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
 import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
 import { turnBetween } from './double-reflection';
-import { FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
+import { FLARE, FORWARD, FRAME_STRIDE, GAUGE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
 import { findKinks } from './kinks';
 import { matchEnds } from './match-ends';
 import { fitSpans, MAX_SAMPLES, planSpans, withIntervals, type SpanPlan } from './plan-spans';
@@ -80,6 +80,20 @@ export function sampleAll(arc: ArcTable, spans: Spans): Sampled {
   return { spans, stations, frames };
 }
 
+/** As {@link sampleAll}; spans that have as many samples as before keep them. */
+function sampleFiner(arc: ArcTable, before: Sampled, spans: Spans): Sampled {
+  const stations = stationsOf(spans);
+  const frames = new Float64Array(stations.length * FRAME_STRIDE);
+  for (let k = 0; k + 1 < spans.firsts.length; k++) {
+    const [first, end] = [spans.firsts[k]!, spans.firsts[k + 1]!];
+    const [old, oldEnd] = [before.spans.firsts[k]!, before.spans.firsts[k + 1]!];
+    if (end - first === oldEnd - old) {
+      frames.set(before.frames.subarray(old * FRAME_STRIDE, oldEnd * FRAME_STRIDE), first * FRAME_STRIDE);
+    } else sampleSpans(frames, arc, spans, stations, k, k + 1);
+  }
+  return { spans, stations, frames };
+}
+
 interface Framing extends Pick<FrameTableOptions, 'surface' | 'intervals'> {
   readonly spec: FrameSpec;
   readonly pointStations: Float64Array;
@@ -100,22 +114,20 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
     if (closed) frames.copyWithin((stations.length - 1) * FRAME_STRIDE, 0, 3);
     const { closingTwist, steep } = frameRule(spec).fillUps(frames, { stations, closed, up: spec.up, surface });
     const endTwist = spec.ends && !closed ? matchEnds(frames, stations, spec.up, spec.ends) : 0;
-    const finer = round < MOST_ROUNDS && intervals === undefined ? refined(frames, spans) : undefined;
+    const turns = fillSides(frames, spans, stations);
+    const finer = round < MOST_ROUNDS && intervals === undefined ? refined(frames, spans, turns) : undefined;
     if (finer) {
-      sampled = sampleAll(arc, finer);
+      sampled = sampleFiner(arc, sampled, finer);
       continue;
     }
-    fillSides(frames);
-    fillTwist(frames, spans, stations);
-    applyLanes(frames, stations, lanes);
-    if (lanes.roll) fillSides(frames);
+    if (lanes.roll || lanes.gauge) applyLanes(frames, stations, lanes);
     const kinks = findKinks(frames, spans, closed);
     if (closed && kinks[0]?.station !== 0)
       frames.copyWithin((stations.length - 1) * FRAME_STRIDE + FORWARD, FORWARD, SIDE + 3);
     const { length, planLength } = arc;
     return {
       ...{ closed, spans, stations, frames, length, planLength, pointStations, kinks },
-      ...{ closingTwist, steep, endTwist, tolerance, origin: originOf(frames) },
+      ...{ closingTwist, steep, endTwist, tolerance, origin: originOf(frames, spans) },
     };
   }
 }
@@ -124,81 +136,85 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
 const NEAR = 500;
 
 /** Whole metres, so that adding it rounds nothing. */
-function originOf(frames: Float64Array): Vec3 {
-  const [low, high] = [
-    [Infinity, Infinity, Infinity],
-    [-Infinity, -Infinity, -Infinity],
-  ];
-  for (let i = 0; i < frames.length; i += FRAME_STRIDE) {
+function originOf(frames: Float64Array, { firsts }: Spans): Vec3 {
+  const [low, high] = [frames.slice(0, 3), frames.slice(0, 3)];
+  const last = frames.length / FRAME_STRIDE - 1;
+  for (let k = 0; k < firsts.length; k++) {
+    const at = Math.min(firsts[k]!, last) * FRAME_STRIDE;
     for (let c = 0; c < 3; c++) {
-      low[c] = Math.min(low[c]!, frames[i + c]!);
-      high[c] = Math.max(high[c]!, frames[i + c]!);
+      const v = frames[at + c]!;
+      if (v < low[c]!) low[c] = v;
+      if (v > high[c]!) high[c] = v;
     }
   }
-  if (Math.max(...high, ...low.map((v) => -v)) <= NEAR) return [0, 0, 0];
-  return low.map((v, c) => Math.round((v + high[c]!) / 2)) as unknown as Vec3;
+  const [x0, y0, z0, x1, y1, z1] = [...low, ...high] as [number, number, number, number, number, number];
+  if (Math.max(x1, y1, z1, -x0, -y0, -z0) <= NEAR) return [0, 0, 0];
+  return [Math.round((x0 + x1) / 2), Math.round((y0 + y1) / 2), Math.round((z0 + z1) / 2)];
 }
 
 const MOST_ROUNDS = 3;
 
-/** The spans with more intervals where up turns, beyond what forward makes it, by more than a little from sample to sample. */
-function refined(frames: Float64Array, spans: Spans): Spans | undefined {
+/**
+ * The spans with more intervals where up turns, beyond what forward makes it, by more than a little from sample to sample; `moves` = the most
+ * that it moves by in each, which is never less.
+ */
+function refined(frames: Float64Array, spans: Spans, moves: Float64Array): Spans | undefined {
   const { firsts } = spans;
-  const counts: number[] = [];
-  let isFiner = false;
-  let total = 0;
-  for (let k = 0; k + 1 < firsts.length; k++) {
+  let [isFiner, total] = [false, 0];
+  const counts = Array.from(moves, (move, k) => {
     const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
     let most = 0;
-    for (let i = first; i < last; i++) {
-      // Cheaper than the turn itself, and never below it: all that up moves by.
-      const [a, b] = [i * FRAME_STRIDE + UP, (i + 1) * FRAME_STRIDE + UP];
-      const moved =
-        (frames[b]! - frames[a]!) ** 2 +
-        (frames[b + 1]! - frames[a + 1]!) ** 2 +
-        (frames[b + 2]! - frames[a + 2]!) ** 2;
-      if (moved > ENOUGH * ENOUGH) most = Math.max(most, Math.abs(turnBetween(frames, i, i + 1)));
-    }
-    const finer =
-      most > ENOUGH ? Math.min(Math.ceil((last - first) * Math.min(most / MOST_TURN, 64)), 65_536) : last - first;
-    isFiner ||= finer > last - first;
-    counts.push(finer);
+    if (move > ENOUGH)
+      for (let i = first; i < last; i++) most = Math.max(most, Math.abs(turnBetween(frames, i, i + 1)));
+    const n = last - first;
+    const finer = most > ENOUGH ? Math.min(Math.ceil(n * Math.min(most / MOST_TURN, 64)), 65_536) : n;
+    isFiner ||= finer > n;
     total += finer + 1;
-  }
+    return finer;
+  });
   return isFiner && total <= MAX_SAMPLES ? withIntervals(spans, counts) : undefined;
 }
 
 /** Radians of turn from sample to sample that are let pass. */
 const ENOUGH = 1.5 * MOST_TURN;
 
-/** Side = forward x up. */
-function fillSides(frames: Float64Array): void {
-  for (let a = 0; a < frames.length; a += FRAME_STRIDE) {
-    const fx = frames[a + 3]!;
-    const fy = frames[a + 4]!;
-    const fz = frames[a + 5]!;
-    const ux = frames[a + 6]!;
-    const uy = frames[a + 7]!;
-    const uz = frames[a + 8]!;
-    frames[a + SIDE] = fy * uz - fz * uy;
-    frames[a + SIDE + 1] = fz * ux - fx * uz;
-    frames[a + SIDE + 2] = fx * uy - fy * ux;
-  }
-}
-
-/** Twist = up' . side, by differences within each span. */
-function fillTwist(frames: Float64Array, { firsts }: Spans, stations: Float64Array): void {
+/**
+ * Side = forward x up, and twist = up' . side by differences within each span; written out, as this is done for every move of a long path.
+ * @returns the most that up moves by from sample to sample in each span.
+ */
+function fillSides(frames: Float64Array, { firsts }: Spans, stations: Float64Array): Float64Array {
+  const moves = new Float64Array(firsts.length - 1);
   for (let k = 0; k + 1 < firsts.length; k++) {
-    const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
+    const first = firsts[k]!;
+    const last = firsts[k + 1]! - 1;
+    let most = 0;
     for (let i = first; i <= last; i++) {
-      const [a, b] = [Math.max(i - 1, first), Math.min(i + 1, last)];
       const at = i * FRAME_STRIDE;
-      let sum = 0;
-      for (let c = 0; c < 3; c++) {
-        sum += (frames[b * FRAME_STRIDE + UP + c]! - frames[a * FRAME_STRIDE + UP + c]!) * frames[at + SIDE + c]!;
-      }
-      const over = stations[b]! - stations[a]!;
-      frames[at + TWIST] = over > 0 ? sum / over : 0;
+      const ux = frames[at + 6]!;
+      const uy = frames[at + 7]!;
+      const uz = frames[at + 8]!;
+      const sx = frames[at + 4]! * uz - frames[at + 5]! * uy;
+      const sy = frames[at + 5]! * ux - frames[at + 3]! * uz;
+      const sz = frames[at + 3]! * uy - frames[at + 4]! * ux;
+      const before = i > first ? i - 1 : first;
+      const after = i < last ? i + 1 : last;
+      const a = before * FRAME_STRIDE + UP;
+      const b = after * FRAME_STRIDE + UP;
+      const over = stations[after]! - stations[before]!;
+      const dx = frames[b]! - frames[a]!;
+      const dy = frames[b + 1]! - frames[a + 1]!;
+      const dz = frames[b + 2]! - frames[a + 2]!;
+      const [mx, my, mz] = [frames[b]! - ux, frames[b + 1]! - uy, frames[b + 2]! - uz];
+      const move = mx * mx + my * my + mz * mz;
+      if (move > most) most = move;
+      frames[at + SIDE] = sx;
+      frames[at + SIDE + 1] = sy;
+      frames[at + SIDE + 2] = sz;
+      frames[at + TWIST] = over > 0 ? (dx * sx + dy * sy + dz * sz) / over : 0;
+      frames[at + GAUGE] = 1;
+      frames[at + FLARE] = 0;
     }
+    moves[k] = Math.sqrt(most);
   }
+  return moves;
 }

@@ -44,9 +44,13 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   out[at] = h00 * frames[a]! + h10 * frames[a + 3]! + h01 * frames[b]! + h11 * frames[b + 3]!;
   out[at + 1] = h00 * frames[a + 1]! + h10 * frames[a + 4]! + h01 * frames[b + 1]! + h11 * frames[b + 4]!;
   out[at + 2] = h00 * frames[a + 2]! + h10 * frames[a + 5]! + h01 * frames[b + 2]! + h11 * frames[b + 5]!;
-  const fx0 = q * frames[a + 3]! + t * frames[b + 3]!;
-  const fy0 = q * frames[a + 4]! + t * frames[b + 4]!;
-  const fz0 = q * frames[a + 5]! + t * frames[b + 5]!;
+  // Forward is the cubic's own: blended, it would be off by the square of the step where the bend changes.
+  const d = (6 * t * q) / step;
+  const d0 = q * (1 - 3 * t);
+  const d1 = t * (3 * t - 2);
+  const fx0 = d * (frames[b]! - frames[a]!) + d0 * frames[a + 3]! + d1 * frames[b + 3]!;
+  const fy0 = d * (frames[b + 1]! - frames[a + 1]!) + d0 * frames[a + 4]! + d1 * frames[b + 4]!;
+  const fz0 = d * (frames[b + 2]! - frames[a + 2]!) + d0 * frames[a + 5]! + d1 * frames[b + 5]!;
   const fl = 1 / Math.sqrt(fx0 * fx0 + fy0 * fy0 + fz0 * fz0);
   const fx = fx0 * fl;
   const fy = fy0 * fl;

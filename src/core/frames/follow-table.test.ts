@@ -127,10 +127,10 @@ describe('the frame table of an edited path', () => {
         if (off(UP) > 2e-3) differing++;
         most.gauge = Math.max(most.gauge, Math.abs(a[GAUGE]! - b[GAUGE]!));
       }
-      expect(most.place).toBeLessThan(1e-6);
+      expect(most.place).toBeLessThan(TOLERANCE / 5);
       // Which way the frame turns over between two opposite bends that are nearly flat may hang on where samples lie.
       if (rule === 'faceBend') expect(differing / 5000).toBeLessThan(0.06);
-      else expect(most.up).toBeLessThan(1e-6);
+      else expect(most.up).toBeLessThan(1e-3);
       expect(most.gauge).toBeLessThan(1e-4);
     }
   });

@@ -84,7 +84,11 @@ function spliced(
   if (head < 0 || tail < head) return undefined;
   const kept = (from: number, to: number) =>
     Array.from({ length: to - from }, (_, k) => firsts[from + k + 1]! - firsts[from + k]! - 1);
-  const counts = [...kept(0, head), ...own.counts, ...kept(tail, params.length - 1)];
+  const replaced = kept(head, tail);
+  // What the rule asked for before it will ask for again.
+  const counts =
+    own.counts.length === replaced.length ? own.counts.map((n, k) => Math.max(n, replaced[k]!)) : own.counts;
+  const all = [...kept(0, head), ...counts, ...kept(tail, params.length - 1)];
   const join = (before: Float64Array, middle: Float64Array, after: Float64Array) => {
     const out = new Float64Array(before.length + middle.length + after.length);
     out.set(before);
@@ -101,7 +105,7 @@ function spliced(
         starts: join(starts.subarray(0, head), own.starts, moved),
         params: join(params.subarray(0, head), us, params.subarray(tail + 1)),
       },
-      counts,
+      all,
     ),
   };
 }

@@ -1,5 +1,5 @@
 import { PANEL_STRIDE, stationOf, type ArcTable } from '../curve/arc-table';
-import { MOST_TURN } from '../math/tolerance';
+import { MOST_TURN, STRAIGHT_CURVATURE } from '../math/tolerance';
 import { CURVATURE, FRAME_STRIDE, type Spans } from './frame-table';
 import { fillSample } from './sample-curve';
 
@@ -18,6 +18,11 @@ export interface SpanPlan {
 export const MAX_SAMPLES = 262_144;
 /** Most intervals of a span: what a place of endless curvature gets. */
 const MOST_INTERVALS = 65_536;
+
+/** Between samples a path is a cubic: it keeps so many times nearer to it than the chord does, and to spare. */
+export const CUBIC_GAIN = 16;
+/** Intervals of a leg that bends at all. */
+const LEAST_OF_BEND = 3;
 
 /**
  * A span a leg, or several where its quadrature had to be halved or one half bends much more than the other; sagitta = curvature step^2 / 8.
@@ -47,8 +52,8 @@ export function planSpans(
   const add = (u: number, from: number, to: number, sharpest: number): void => {
     starts.push(from);
     params.push(u);
-    bend.push((to - from) * Math.sqrt(sharpest / 8));
-    least.push(((to - from) * sharpest) / MOST_TURN);
+    bend.push((to - from) * Math.sqrt(sharpest / (8 * CUBIC_GAIN)));
+    least.push(sharpest > STRAIGHT_CURVATURE ? Math.max(((to - from) * sharpest) / MOST_TURN, LEAST_OF_BEND) : 1);
   };
   let cut = 0;
   for (let p = first; p < end; p += 2) {

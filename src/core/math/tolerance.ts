@@ -15,7 +15,7 @@ export const STEEP_ANGLE = (5 * Math.PI) / 180;
 /** Straight: curvature below this many 1/m is no bend. */
 export const STRAIGHT_CURVATURE = 1e-9;
 /** Frames: forward, or up by itself, turns by no more than so many radians from one sample to the next. */
-export const MOST_TURN = 0.05;
+export const MOST_TURN = 0.16;
 /** Mitres of corners reach so many half widths out at the most: that of the sharpest is 151 degrees. */
 export const MITRE_LIMIT = 4;
 /** Corners that turn by more than this, radians, have an edge of their own and are told of; gentler ones are shaded smoothly. */

@@ -4,6 +4,7 @@ import { fitHandles } from '../../core/curve/fit-handles';
 import { compileCurve } from '../../core/curve/registry';
 import { buildFrameTable } from '../../core/frames/build-frame-table';
 import { fillFrame } from '../../core/frames/fill-frame';
+import { CUBIC_GAIN } from '../../core/frames/plan-spans';
 import { CURVATURE, FRAME_STRIDE, type FrameTable } from '../../core/frames/frame-table';
 import { add } from '../../core/math/vec3';
 import type { NamedBytes } from '../format';
@@ -13,6 +14,8 @@ import { definePathWriter, type NamedCurve } from './path-format';
 const FIT_SHARE = 1e-6;
 /** Stations in a table, about. */
 const STATIONS = 200;
+/** Metres: the tolerance of tables whose samples' chords keep within a millimetre of the path. */
+const CHORDS = 0.001 / CUBIC_GAIN;
 
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const fileOf = ({ name }: NamedCurve, extension: string, text: string): NamedBytes => ({
@@ -24,7 +27,7 @@ const short = (x: number): string => String(Number(x.toFixed(6)));
 function tableOf(path: NamedCurve): FrameTable | undefined {
   const compiled = compileCurve(path.curve);
   return compiled.ok
-    ? buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] }, { tolerance: 0.001 })
+    ? buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] }, { tolerance: CHORDS })
     : undefined;
 }
 

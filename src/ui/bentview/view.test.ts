@@ -92,7 +92,7 @@ describe('fitCamera', () => {
 describe('nearestStation', () => {
   const path = {
     line: Float32Array.from({ length: 33 }, (_, i) => (i % 3 === 0 ? i / 3 : 0)),
-    step: 1,
+    stations: Float64Array.from({ length: 11 }, (_, i) => i),
     length: 10,
   } as unknown as PathView;
 

@@ -29,8 +29,8 @@ export const upright = defineFrameRule({
     const gaps = stretches(loose, closed);
     const steep = gaps.map(([from, to]): SteepReach => reachOf(stations, from, to));
     const line = new Line(stations, closed);
-    for (const [from, to] of gaps) line.widen(loose, from, to);
-    for (const i of fastPlaces(frames, stations, loose, ref)) line.widen(loose, i, i + 1);
+    const fast = fastPlaces(frames, stations, loose, ref).map((i) => [i, i + 1] as const);
+    line.widen(loose, [...gaps, ...fast]);
     const bridged = stretches(loose, closed);
     if (bridged[0] && bridged[0][1] - bridged[0][0] === count - 1) leastTwist.fillUps(frames, { stations, closed, up });
     else for (const [from, to] of bridged) line.bridge(frames, from - 1, to + 1);
@@ -69,7 +69,7 @@ function reachOf(stations: Float64Array, from: number, to: number): SteepReach {
   return before >= after ? [stations[from]!, stations[end]!] : [0, after];
 }
 
-/** Samples from which up would turn to the next one's faster than half a turn in {@link SPREAD}. */
+/** Samples on steep slopes from which up would turn to the next one's faster than half a turn in {@link SPREAD}. */
 function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Array, ref: Vec3): number[] {
   const last = stations.length - 1;
   const fastest = Math.PI / (SPREAD * stations[last]!);
@@ -97,8 +97,12 @@ function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, most: number)
   const rise = frames[at]! * x + frames[at + 1]! * y + frames[at + 2]! * z;
   const nextRise = rise + dx * x + dy * y + dz * z;
   const steeper = Math.max(rise * rise, nextRise * nextRise);
+  if (steeper < GENTLE) return true; // there it turns less than forward does
   return 4 * (dx * dx + dy * dy + dz * dz) * steeper < most * most * (1 - steeper);
 }
+
+/** Square of the sine of 45 degrees. */
+const GENTLE = 0.5;
 
 /** Samples by a number that goes on over the seam of a closed path. */
 class Line {
@@ -122,13 +126,25 @@ class Line {
     return this.#stations[this.sample(k)]! + this.#stations[n - 1]! * Math.floor(k / n);
   }
 
-  /** Marks samples around a stretch until it is as long as {@link SPREAD} asks. */
-  widen(marked: Uint8Array, from: number, to: number): void {
+  /** Marks stretches, and samples around them until each is as long as {@link SPREAD} asks. */
+  widen(marked: Uint8Array, found: readonly (readonly [from: number, to: number])[]): void {
     const n = this.#stations.length;
-    const half = (this.#stations[n - 1]! * SPREAD) / 2;
-    const middle = (this.station(from) + this.station(to)) / 2;
-    for (let k = from; k > to - n && this.has(k) && middle - this.station(k) <= half; k--) marked[this.sample(k)] = 1;
-    for (let k = to; k < from + n && this.has(k) && this.station(k) - middle <= half; k++) marked[this.sample(k)] = 1;
+    const length = this.#stations[n - 1]!;
+    const wide = found.flatMap(([from, to]) => {
+      const [start, end] = [this.station(from), this.station(to)];
+      const more = Math.max((length * SPREAD - (end - start)) / 2, 0);
+      const [low, high] = [start - more, end + more];
+      // What goes over the seam of a closed path goes on at its other end.
+      return [[low, high], ...(this.#closed ? [[low + length, high + length], [low - length, high - length]] : [])] as [number, number][]; // prettier-ignore
+    });
+    wide.sort((a, b) => a[0] - b[0]);
+    let next = 0;
+    let until = -Infinity;
+    for (let i = 0; i < n; i++) {
+      for (; next < wide.length && wide[next]![0] <= this.#stations[i]!; next++)
+        until = Math.max(until, wide[next]![1]);
+      if (this.#stations[i]! <= until) marked[i] = 1;
+    }
   }
 
   /** Carries up over the samples strictly between two; where one of those is not there, from the other one. */
