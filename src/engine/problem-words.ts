@@ -11,16 +11,16 @@ const megabytes = (bytes: number | string | undefined): string => `${Math.round(
 const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => string>> = {
   'curve.too-few-points': (f) =>
     `The path needs ${f.needed} points at different places and has ${f.given}. Draw more with the pen.`,
-  'curve.no-length': () => 'The path has no length: its radii or turns are nothing. Change its numbers in step 2.',
+  'curve.no-length': () => 'The path has no length: its radii or turns are nothing. Change the path’s numbers.',
   'belt.overlap': (f) =>
-    `Wheels ${f.first} and ${f.second} overlap, so no belt fits round both. Move them apart or make them smaller in step 2.`,
+    `Wheels ${f.first} and ${f.second} overlap, so no belt fits round both. Move them apart or make them smaller.`,
   'belt.misses': (f) =>
-    `The belt does not touch wheel ${f.wheel} from its side. Move it, or let it press from the other side in step 2.`,
+    `The belt does not touch wheel ${f.wheel} from its side. Move it, or let it press from the other side.`,
   'guide.missed': (f) =>
     `At a height of ${metresText(f.height)} there is nothing of the guide to wind about. Begin higher, or rise less.`,
   'guide.unknown': () => 'The guide is no longer there. Choose another one.',
   'guide.not-cleared': () =>
-    'The path could not be pushed out of the guide by itself. Move its points, or give it points of its own in step 2.',
+    'The path could not be pushed out of the guide by itself. Move its points, or turn it into a path with points of its own.',
   'points.not-numbers': (f) =>
     `Line ${f.line} holds no three numbers: “${f.text}”. Give x, y and z in metres on every line.`,
   'points.too-many': () =>
@@ -47,10 +47,10 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'dxf.left-out': (f) => `Left out, because they are no lines, or their numbers do not fit together: ${f.kinds}.`,
   'winding.none': () => 'A winding needs some turns. Set Turns to a number other than 0.',
   'segment.empty': () => 'The segment has no triangles. Choose another mesh.',
-  'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction in step 1.`,
+  'segment.flat': (f) => `The segment has no length along ${f.axis}. Choose another forward direction for it.`,
   'section.too-few-corners': (f) =>
-    `The cross-section needs ${f.needed} corners at different places and has ${f.given}. Move or add corners in step 1.`,
-  'profile.flat': () => 'The profile has no length or no thickness. Move its corners apart in step 1.',
+    `The cross-section needs ${f.needed} corners at different places and has ${f.given}. Move or add corners.`,
+  'profile.flat': () => 'The profile has no length or no thickness. Move its corners apart.',
   'rope.too-steep': (f) =>
     `Strands this thick do not fit into a lay length of ${metresText(f.layLength)}: it must be more than ${metresText(f.needed)}. Lengthen the lay, or take thinner or fewer strands.`,
   'rope.too-narrow': (f) =>
@@ -63,13 +63,13 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `The link is ${metresText(f.width)} wide inside and only ${metresText(f.pitch)} long. Make it longer or narrower.`,
   'bucket.thick': (f) =>
     `A plate of ${metresText(f.plate)} is too thick for a bucket of this size. Take an eighth of its least side at most.`,
-  'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change From or To in step 3.',
+  'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change where it begins or ends.',
   'laying.no-room': (f) =>
-    `Head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them in step 1, or lengthen the reach.`,
+    `Head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them, or lengthen the reach.`,
   'laying.too-many': (f) =>
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,
   'laying.pitch': (f) =>
-    `A gap of ${f.gap} m takes up a whole piece of ${Number(f.natural).toFixed(3)} m. Use a smaller overlap in step 3.`,
+    `A gap of ${f.gap} m takes up a whole piece of ${Number(f.natural).toFixed(3)} m. Use a smaller overlap.`,
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
@@ -80,8 +80,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'format.coarse-far': (f) =>
     `${f.format} holds places to ${metresText(f.off)} only, ${metresText(f.far)} from the origin. Take GLB or OBJ, or move the project nearer.`,
   'format.unknown': (f) => `Files ending in .${f.extension} cannot be written. Use .glb, .obj or .stl.`,
-  'asset.missing': (f) =>
-    `The mesh ${String(f.id).slice(0, 8)} is not stored in this browser. Bring its file again in step 1.`,
+  'asset.missing': (f) => `The mesh ${String(f.id).slice(0, 8)} is not here. Bring its file again.`,
   'file.empty': (f) => `${f.file || 'The file'} is empty. Choose another file.`,
   'file.too-large': (f) =>
     `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin the mesh out first.`,
@@ -114,7 +113,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'image.too-large': (f) => `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Make it smaller.`,
   'project.too-large': (f) => `The project file has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most.`,
   'project.not-json': (f) => `This file is damaged: ${f.reason}. Use an earlier copy.`,
-  'project.foreign': () => 'This is not a Rattan project file. Open a file that was saved with Download in the shelf.',
+  'project.foreign': () => 'This is not a Rattan project file. Open a file that Rattan wrote.',
   'project.newer': (f) =>
     `This project was saved by a newer Rattan (file version ${f.version}; this one knows ${f.known}). Update Rattan.`,
   'project.invalid': (f, path) =>
@@ -128,8 +127,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
   'project.unkept': (f) =>
     `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
-  'storage.failed': (f) =>
-    `The project could not be saved in this browser: ${f.reason}. Download it from the shelf to be safe.`,
+  'storage.failed': (f) => `The project could not be saved: ${f.reason}. Download it under Projects to be safe.`,
 };
 
 /** A problem in words for people. */

@@ -15,8 +15,9 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
   const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
   let done = 0;
   for (const { name, mesh, origin } of scene) {
-    const textures = mesh.images.map((image) => buildTexture(document, image));
-    const materials = mesh.materials.map((material) => buildMaterial(document, material, textures));
+    // Only what a part wears, made when it is met first.
+    const texture = kept((i) => (mesh.images[i] ? buildTexture(document, mesh.images[i]) : null));
+    const material = kept((i) => (mesh.materials[i] ? buildMaterial(document, mesh.materials[i], texture) : null));
     const target = document.createMesh(name);
     for (const part of mesh.parts) {
       if (part.count === 0) continue;
@@ -33,7 +34,7 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
         .setAttribute('NORMAL', accessor('VEC3', own.normals))
         .setAttribute('TEXCOORD_0', accessor('VEC2', own.uvs))
         .setIndices(accessor('SCALAR', own.indices))
-        .setMaterial(materials[part.material] ?? null)
+        .setMaterial(material(part.material))
         .setName(part.name);
       if (own.colours) primitive.setAttribute('COLOR_0', accessor('VEC4', own.colours));
       if (mesh.materials[part.material]?.normalImage !== undefined)
@@ -48,12 +49,21 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
   return document;
 }
 
+/** What `make` makes of each number, made once. */
+function kept<T>(make: (i: number) => T): (i: number) => T {
+  const made = new Map<number, T>();
+  return (i) => {
+    if (!made.has(i)) made.set(i, make(i));
+    return made.get(i)!;
+  };
+}
+
 function buildTexture(document: Document, { name, mime, bytes }: Image): Texture {
   if (mime === 'image/webp') document.createExtension(EXTTextureWebP).setRequired(true);
   return document.createTexture(name).setMimeType(mime).setImage(bytes.slice());
 }
 
-function buildMaterial(document: Document, source: Material, textures: readonly Texture[]) {
+function buildMaterial(document: Document, source: Material, imageAt: (place: number) => Texture | null) {
   const material = document
     .createMaterial(source.name)
     .setBaseColorFactor([...source.colour])
@@ -62,7 +72,7 @@ function buildMaterial(document: Document, source: Material, textures: readonly 
     .setEmissiveFactor([...source.emissive])
     .setDoubleSided(source.doubleSided)
     .setAlphaMode(source.alpha === 'mask' ? 'MASK' : source.alpha === 'blend' ? 'BLEND' : 'OPAQUE');
-  const texture = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
+  const texture = (place: number | undefined) => (place === undefined ? null : imageAt(place));
   material
     .setBaseColorTexture(texture(source.colourImage))
     .setNormalTexture(texture(source.normalImage))

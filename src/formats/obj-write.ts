@@ -19,11 +19,15 @@ export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?:
   scene.forEach(({ name: run, mesh, origin: [x, y, z] = [0, 0, 0] }, m) => {
     const label = (place: number) => `${plain(mesh.materials[place]?.name ?? 'Plain')}_${m + 1}_${place + 1}`;
     const imageName = (place: number) => `${name}-${m + 1}-${place + 1}.${EXTENSION[mesh.images[place]!.mime]}`;
+    const worn = new Set(mesh.parts.map(({ material }) => material));
+    const shown = new Set<number>();
     mesh.materials.forEach((material, i) => {
-      const map = material.colourImage === undefined ? undefined : imageName(material.colourImage);
-      materials.push(...mtl(label(i), material, map));
+      if (!worn.has(i)) return;
+      const { colourImage } = material;
+      if (colourImage !== undefined) shown.add(colourImage);
+      materials.push(...mtl(label(i), material, colourImage === undefined ? undefined : imageName(colourImage)));
     });
-    mesh.images.forEach(({ bytes }, i) => images.push({ name: imageName(i), bytes }));
+    for (const i of shown) images.push({ name: imageName(i), bytes: mesh.images[i]!.bytes });
     lines.push(`o ${plain(run)}`);
     const { positions: p, normals: n, uvs } = mesh;
     const count = p.length / 3;

@@ -1,13 +1,13 @@
 /** "128.40 m", "0.85 m", "13 mm". */
 export function metres(x: number): string {
-  if (!Number.isFinite(x)) return 'straight';
+  if (!Number.isFinite(x)) return Number.isNaN(x) ? 'no number' : 'endless';
   const size = Math.abs(x);
   if (size < 1e-9) return '0 m';
   return size < 0.1 ? `${trim((x * 1000).toFixed(size < 0.001 ? 2 : size < 0.01 ? 1 : 0))} mm` : `${x.toFixed(2)} m`;
 }
 
-/** A radius: "9.2 m". */
-export const radius = (x: number): string => (x < 1 ? metres(x) : `${x.toFixed(1)} m`);
+/** A radius: "9.2 m"; where there is no bend, "straight". */
+export const radius = (x: number): string => (x === Infinity ? 'straight' : x >= 1 ? `${x.toFixed(1)} m` : metres(x));
 
 /** Stretch as a change in percent: 1.0031 is "0.31 % long". */
 export function stretchWords(stretch: number): string {

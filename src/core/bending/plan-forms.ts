@@ -27,6 +27,8 @@ export interface FormInput {
   readonly isSingle: boolean;
 }
 
+/** Row counts that pieces share are so many to a doubling: few forms serve all, and none has a fifth too many. */
+const STEPS = 4;
 /** Pieces share an even slicing unless one of their own has so many times fewer rows. */
 const SHARED_COST = 4;
 
@@ -65,7 +67,7 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   if (slicing.by !== 'auto') return { ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges };
   const wanted = rowsTo(density, end) - rowsTo(density, station);
   const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
-  const shared = 2 ** Math.ceil(Math.log2(Math.max(even, 1)));
+  const shared = Math.ceil(2 ** (Math.ceil(Math.log2(Math.max(even, 1)) * STEPS) / STEPS) - 1e-9);
   if (!isSingle && shared <= MAX_SLICES && shared <= SHARED_COST * Math.max(wanted, 1) && corners.length === 0) {
     return { ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges };
   }

@@ -53,14 +53,14 @@ export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRu
   const once = { head: head?.length ?? 0, tail: tail?.length ?? 0 };
   const laid = lay(job.laying, body.length, table.length, table.closed, once);
   if (!laid.ok) return laid;
-  const laying = laid.value;
   const { bending, motion } = job;
-  const { from, to } = laying.reach;
+  const { from, to } = laid.value.reach;
+  const isThere = ({ station }: Placement) => bending.pastEnd !== 'trim' || station < to * (1 - 1e-12);
+  const laying = { ...laid.value, placements: laid.value.placements.filter(isThere) };
   const parts = { head: head ?? body, body, tail: tail ?? body };
   // (1) Where each piece lies, and what of it the path's end cuts off.
   const placed = laying.placements
     .map(({ kind, station, length }) => ({ kind, worn: parts[kind], station, factor: length / parts[kind].length }))
-    .filter(({ station }) => bending.pastEnd !== 'trim' || station < to * (1 - 1e-12))
     .map((piece) => {
       const isTrimmed =
         bending.pastEnd === 'trim' && piece.station + piece.factor * piece.worn.length > to * (1 + 1e-12);

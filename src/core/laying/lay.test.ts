@@ -35,6 +35,20 @@ describe('lay', () => {
     expect(placements[8]!.gap).toBeCloseTo(1 / 9, 12);
   });
 
+  // Natural lengths are 32-bit numbers: a tenth of a metre is 0.10000000149.
+  it('loses no piece that fits exactly, and lets them touch: 1,000 of them', () => {
+    let lost = 0;
+    for (let k = 1; k <= 1000; k++) {
+      const natural = Math.fround(0.01 * k);
+      const count = 1 + ((k * 7) % 300);
+      const { placements, gap, remainder } = unwrap(lay(spec('fillGaps'), natural, 0.01 * k * count, false));
+      if (placements.length !== count || gap !== 0 || remainder !== 0) lost++;
+    }
+    expect(lost).toBe(0);
+    expect(unwrap(lay(spec('fillGaps'), Math.fround(0.1), 10, false)).placements).toHaveLength(100);
+    expect(unwrap(lay(spec('fillGaps'), Math.fround(0.1), 9.9999, false)).placements).toHaveLength(99);
+  });
+
   it('says what is left or over by count', () => {
     expect(unwrap(lay(spec('byCount', { count: 3 }), 4, 16, false)).remainder).toBe(4);
     expect(unwrap(lay(spec('byCount', { count: 5 }), 4, 16, false)).remainder).toBe(-4);

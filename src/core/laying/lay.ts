@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../math/result';
+import { EXACT_FIT } from '../math/tolerance';
 import { gapCount, type LayInput } from './laying-rule';
 import { layingRule, MAX_PIECES, type LayingSpec } from './registry';
 
@@ -89,6 +90,6 @@ export function lay(
     natural,
     stretch: laid.length / natural,
     gap: laid.gap,
-    remainder: Math.abs(left) < length * 1e-9 ? 0 : left,
+    remainder: Math.abs(left) < length * EXACT_FIT * 2 ? 0 : left,
   });
 }

@@ -4,6 +4,8 @@
 export const ARC_LENGTH_RELATIVE = 1e-10;
 /** Two positions closer than this share of the model's size are one. */
 export const COINCIDENT_RELATIVE = 1e-9;
+/** Laying: pieces that are too long for a reach by less than this share fit exactly; natural lengths are rounded to 32 bits. */
+export const EXACT_FIT = 2.5e-7;
 /** Slicing: a vertex nearer to a plane than this share of the segment's length lies on it. */
 export const ON_PLANE_RELATIVE = 1e-6;
 /** Rows: vertices whose x differ by less than this share of the length belong to one row. */

@@ -365,11 +365,15 @@ describe('DXF', () => {
 });
 
 describe('GeoJSON', () => {
-  // WGS 84, a degree of latitude 110 574 m and of longitude 111 320 m at the equator, 111 132 and 78 847 m at 45° (NGA.STND.0036, from memory).
-  it.each([
-    { lat: 0, north: 110_574, east: 111_320 },
-    { lat: 45, north: 111_132, east: 78_847 },
-  ])('is projected to metres about its middle at $lat°', async ({ lat, north, east }) => {
+  // A degree on the ellipsoid of WGS 84 (a = 6 378 137 m, 1/f = 298.257 223 563), by a difference of places on it: x = N cos(lat), z = N (1 - e²) sin(lat).
+  const onEllipsoid = (lat: number): [number, number] => {
+    const [f, phi] = [1 / 298.257223563, (lat * Math.PI) / 180];
+    const n = 6_378_137 / Math.sqrt(1 - f * (2 - f) * Math.sin(phi) ** 2);
+    return [n * Math.cos(phi), n * (1 - f) ** 2 * Math.sin(phi)];
+  };
+  it.each([0, 45, 70])('is projected to metres about its middle at %d°', async (lat) => {
+    const [[x0, z0], [x1, z1]] = [onEllipsoid(lat - 0.005), onEllipsoid(lat + 0.005)];
+    const [north, east] = [Math.hypot(x1 - x0, z1 - z0) * 100, (onEllipsoid(lat)[0] * Math.PI) / 180];
     const line = { type: 'LineString', coordinates: [[10, lat], [10.001, lat], [10.001, lat + 0.001]] }; // prettier-ignore
     const brought = await read(
       'a.geojson',

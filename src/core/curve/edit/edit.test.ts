@@ -4,7 +4,7 @@ import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
 import { curvatureOf, tightest } from '../../frames/tightness';
 import { distance, rotate, type Vec3 } from '../../math/vec3';
 import { pathOf } from '../../testing/curves';
-import { compiled, evenTable, tableOf, unwrap } from '../../testing/runs';
+import { compiled, evenTable, unwrap } from '../../testing/runs';
 import { buildArcTable } from '../arc-table';
 import { TIDIES } from '../tidy';
 import { CURVE_KINDS, compileCurve, type CurveSpec } from '../registry';

@@ -3,7 +3,7 @@ import { add, distance, scale, type Vec3 } from '../../math/vec3';
 import { defineCurveKind, fieldValue, type CurveField } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { insertPlain } from '../legs';
-import { linePiece, legwise, type Piece } from '../piecewise';
+import { linePiece, piecewise, type Piece } from '../piecewise';
 
 const SLACK: CurveField = { key: 'slack', label: 'Slack', unit: 'share', initial: 0.05, min: 0, max: 10, step: 0.01 };
 
@@ -23,15 +23,32 @@ export const hanging = defineCurveKind({
     const closed = shape.closed && n > 2;
     const legs = closed ? n : n - 1;
     const slack = fieldValue(shape, SLACK);
-    const pieces = Array.from({ length: legs }, (_, i) =>
-      hangingPiece(points[i]!.position, points[(i + 1) % n]!.position, slack),
-    );
-    return ok(legwise(pieces, closed, from));
+    const starts: number[] = [];
+    const pieces: Piece[] = [];
+    for (let i = 0; i < legs; i++) {
+      starts.push(pieces.length);
+      pieces.push(...hangingPieces(points[i]!.position, points[(i + 1) % n]!.position, slack));
+    }
+    const params = Float64Array.from(from, (i) => (starts[i] ?? pieces.length) / pieces.length);
+    return ok(piecewise(pieces, closed, params));
   },
   insert(shape, leg, t) {
     return insertPlain(shape, leg, this.compile(shape), t);
   },
 });
+
+/** Where p lies over q, the catenary's limit: straight down, as far below the lower one as the slack allows, and up again. */
+function hangingPieces(p: Vec3, q: Vec3, slack: number): Piece[] {
+  const chord = distance(p, q);
+  const isPlumb = Math.hypot(q[0] - p[0], q[2] - p[2]) <= chord * PLUMB;
+  if (!isPlumb || slack <= 0) return [hangingPiece(p, q, slack)];
+  const lowest = p[1] < q[1] ? p : q;
+  const bottom: Vec3 = [lowest[0], lowest[1] - (chord * slack) / 2, lowest[2]];
+  return [linePiece(p, bottom), linePiece(bottom, q)];
+}
+
+/** Width over chord below which a line hangs straight down. */
+const PLUMB = 1e-6;
 
 /**
  * A catenary from p to q, by its own length s: along = a asinh(s / a), up = sqrt(a² + s²), s from s0 on. Where p lies over q it
@@ -44,7 +61,7 @@ export function hangingPiece(p: Vec3, q: Vec3, slack: number): Piece {
   const length = chord * (1 + slack);
   // In terms of x = h / 2a: sinh(x) / x = sqrt(L² - v²) / h.
   const ratio = Math.sqrt(length * length - v * v) / h;
-  if (!(h > chord * 1e-6) || ratio < 1 + 1e-12) return linePiece(p, q);
+  if (!(h > chord * PLUMB) || ratio < 1 + 1e-12) return linePiece(p, q);
   const a = h / (2 * solveSinhRatio(ratio));
   // Both ends' heights fit where v = 2 a sinh(h / 2a) sinh(middle / a), the middle measured along from the lowest point.
   const middle = a * Math.asinh(v / (2 * a * Math.sinh(h / (2 * a))));

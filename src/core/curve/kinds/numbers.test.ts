@@ -1,4 +1,4 @@
-import { buildArcTable, fillParams } from '../arc-table';
+import { buildArcTable, evenPlaces, fillParams } from '../arc-table';
 import { wrapBelt, type Wheel } from '../belt';
 import { changeKind } from '../edit/change-kind';
 import { deviation } from '../edit/deviation';
@@ -47,9 +47,13 @@ describe('a hanging line', () => {
     for (const value of values) expect(value / values[0]!).toBeCloseTo(1, 5);
   });
 
-  it('is the straight line without slack, and where its ends lie over each other', () => {
+  // The limit of the catenary: straight down below the lower end by half of what the line is too long, and up again.
+  it('is the straight line without slack, and keeps its length where its ends lie over each other', () => {
     expect(lengthOf(withNumbers('hanging', [[0, 0, 0], [3, 4, 0]], { slack: 0 }))).toBeCloseTo(5, 12); // prettier-ignore
-    expect(lengthOf(withNumbers('hanging', [[0, 0, 0], [0, 4, 0]], { slack: 0.2 }))).toBeCloseTo(4, 12); // prettier-ignore
+    expect(lengthOf(withNumbers('hanging', [[0, 0, 0], [0, 4, 0]], { slack: 0.5 }))).toBeCloseTo(6, 12); // prettier-ignore
+    const plumb = compiled(withNumbers('hanging', [[0, 0, 0], [0, 4, 0]], { slack: 0.5 })); // prettier-ignore
+    const heights = [...evenPlaces(buildArcTable(plumb), 60)].filter((_, i) => i % 3 === 1);
+    expect([heights[0], Math.min(...heights), heights[60]]).toEqual([0, -1, 4]);
   });
 });
 
@@ -113,11 +117,20 @@ describe('a control polygon', () => {
     for (const u of [0, 0.2, 0.7, 1]) expect(Math.hypot(...at(spec, u))).toBeCloseTo(1, 12);
   });
 
-  // Closed uniform cubic: the curve starts at (before + 4 point + after) / 6 (de Boor, A Practical Guide to Splines; from memory).
+  /** Cox-de Boor recursion on the knots 0, 1, 2 ...: the basis function of a degree that begins at knot i, at x. */
+  const basis = (i: number, degree: number, x: number): number =>
+    degree === 0
+      ? Number(x >= i && x < i + 1)
+      : ((x - i) * basis(i, degree - 1, x) + (i + degree + 1 - x) * basis(i + 1, degree - 1, x)) / degree;
+
+  // Closed uniform cubic: weights of before, point and after from the recursion itself (Piegl & Tiller, The NURBS Book, 2.5).
   it('round starts nearest to its first point and is smooth to the second derivative', () => {
     const positions: Vec3[] = [[0, 0, 0], [6, 1, 3], [12, 0, 0], [9, 2, 8], [1, 0, 7]]; // prettier-ignore
     const spec = pathOf('controlPolygon', positions, true);
-    const start = [0, 1, 2].map((c) => (positions[4]![c]! + 4 * positions[0]![c]! + positions[1]![c]!) / 6);
+    const [before, own, after] = [0, 1, 2].map((i) => basis(i, 3, 3)) as [number, number, number];
+    const start = [0, 1, 2].map(
+      (c) => before * positions[4]![c]! + own * positions[0]![c]! + after * positions[1]![c]!,
+    );
     expect(at(spec, 0)).toEqual(start.map((c) => expect.closeTo(c, 12)));
     const curve = compiled(spec);
     const [left, right] = [new Float64Array(3), new Float64Array(3)];

@@ -1,3 +1,4 @@
+import { EXACT_FIT } from '../../math/tolerance';
 import { defineLayingRule, gapCount, nearestCount } from '../laying-rule';
 
 /** As many pieces as fit at their natural length, with equal gaps at least as wide as asked for. */
@@ -8,8 +9,11 @@ export const fillGaps = defineLayingRule({
   uses: { gap: true, count: false },
   lay(input) {
     const { reach, natural, round } = input;
-    const count = nearestCount(input, (x) => Math.floor(x + 1e-9));
+    const count = nearestCount(input, (x) => Math.floor(x * (1 + EXACT_FIT)));
     const gaps = gapCount(count, round);
-    return { count, length: natural, gap: gaps > 0 ? (reach - count * natural) / gaps : 0 };
+    const gap = gaps > 0 ? (reach - count * natural) / gaps : 0;
+    // What fits exactly has the very gap that was asked for: none, and pieces touch.
+    const isExact = Math.abs(gap - input.gap) <= (natural + input.gap) * EXACT_FIT * 2;
+    return { count, length: natural, gap: isExact ? input.gap : gap };
   },
 });

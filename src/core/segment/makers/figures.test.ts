@@ -61,12 +61,12 @@ describe('chain link', () => {
     expect(height).toBeCloseTo(bar, 3);
   });
 
-  // ISO 1704, common link: 6 d by 3.6 d, pitch 4 d (from memory); EN 818-2: pitch 3 d, outer width 3.7 d at most (from memory).
+  // ISO 1704, common link: 6 d by 3.6 d, five of them 22 d long; EN 818-2, 10 x 30: pitch 3 d, outer width 3.7 d at most.
   it('has the proportions of the standards', () => {
     const studded = make('chainLink', { form: 'studded', bar: 0.032 }).figures;
     expect(studded.get('Outer length')).toBeCloseTo(0.192, 12);
     expect(studded.get('Outer width')).toBeCloseTo(0.1152, 12);
-    expect(studded.get('Pitch')).toBeCloseTo(0.128, 12);
+    expect(5 * (studded.get('Pitch') as number) + 2 * 0.032).toBeCloseTo(22 * 0.032, 12);
     const short = make('chainLink', { form: 'short', bar: 0.01 }).figures;
     expect(short.get('Pitch')).toBeCloseTo(0.03, 12);
     expect(short.get('Outer width')!).toBeLessThanOrEqual(0.037);

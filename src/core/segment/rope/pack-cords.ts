@@ -1,4 +1,4 @@
-import { touchingRadius } from './touching';
+import { helixDistance, touchingRadius } from './touching';
 
 /** Where a cord of a bundle lies across it: metres from the middle, radians round it. */
 export interface PackedCord {
@@ -49,10 +49,45 @@ function hexagonal(count: number, size: number, layLength: number): readonly Pac
     }
   }
   places.sort((p, q) => Math.round((p.radius - q.radius) * 1e6) || p.angle - q.angle);
-  const kept = places.slice(0, count);
-  const reach = kept.at(-1)!.radius * size;
-  // Cut square, a cord askew is wider round the bundle by 1 over the cosine of its lay angle, greatest at the outside.
-  const spread = Math.hypot(1, (2 * Math.PI * reach) / layLength);
-  if (spread > 3) return undefined;
-  return kept.map(({ radius, angle }) => ({ radius: radius * size * spread, angle, size }));
+  const kept = places.slice(0, count).map(({ radius, angle }) => ({ radius: radius * size, angle }));
+  const spread = leastSpread(kept, size, layLength);
+  if (spread === undefined) return undefined;
+  return kept.map(({ radius, angle }) => ({ radius: radius * spread, angle, size }));
 }
+
+/** Beyond this the middle of a bundle would be hollow. */
+const MOST_SPREAD = 3;
+
+/** By how much the places have to be apart for cords to clear each other when they are twisted; undefined where no such spread is of use. */
+function leastSpread(
+  places: readonly { readonly radius: number; readonly angle: number }[],
+  size: number,
+  layLength: number,
+): number | undefined {
+  const turn = 2 * Math.PI;
+  const pairs = places.flatMap((p, i) =>
+    places.slice(i + 1).flatMap((q) => {
+      const angle = (((q.angle - p.angle) % turn) + turn) % turn;
+      const flat = Math.sqrt(p.radius ** 2 + q.radius ** 2 - 2 * p.radius * q.radius * Math.cos(angle));
+      return flat < NEIGHBOURS * size ? [{ a: p.radius, b: q.radius, angle }] : [];
+    }),
+  );
+  const isClear = (spread: number) =>
+    pairs.every(({ a, b, angle }) => helixDistance(a * spread, b * spread, angle, layLength) >= size * (1 - 1e-9));
+  let high = 1;
+  while (!isClear(high)) if ((high *= STEP) > MOST_SPREAD) return undefined;
+  if (high === 1) return 1;
+  let low = high / STEP;
+  for (let i = 0; i < 20; i++) {
+    const middle = (low + high) / 2;
+    if (isClear(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** The spread is looked for in such steps first. */
+const STEP = 1.03;
+
+/** Cords farther apart than so many sizes when straight never meet first. */
+const NEIGHBOURS = 2.7;

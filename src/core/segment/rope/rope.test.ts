@@ -133,3 +133,33 @@ describe('packCords', () => {
     expect(packCords({ count: 30, size: 1, middleSize: 1, hasMiddle: false, layLength: 2 })).toBeUndefined();
   });
 });
+
+describe('cords of a bundle', () => {
+  // By brute force: places along one centre line against a fine polyline of the other, over a whole turn either way.
+  const apart = (a: { radius: number; angle: number }, b: { radius: number; angle: number }, lay: number) => {
+    const w = Number.isFinite(lay) ? (2 * Math.PI) / lay : 0;
+    const span = Number.isFinite(lay) ? lay : 1;
+    let least = Infinity;
+    for (let i = 0; i <= 2000; i++) {
+      const s = span * (i / 1000 - 1);
+      const angle = b.angle + w * s;
+      const d = Math.hypot(a.radius * Math.cos(a.angle) - b.radius * Math.cos(angle), a.radius * Math.sin(a.angle) - b.radius * Math.sin(angle), s); // prettier-ignore
+      least = Math.min(least, d);
+    }
+    return least;
+  };
+
+  it.each([
+    { count: 12, layLength: 25 },
+    { count: 19, layLength: 40 },
+    { count: 37, layLength: 40 },
+    { count: 61, layLength: 70 },
+    { count: 37, layLength: Infinity },
+  ])('never pass through each other: $count of them at a lay length of $layLength sizes', ({ count, layLength }) => {
+    const cords = packCords({ count, size: 1, middleSize: 1, hasMiddle: false, layLength })!;
+    let least = Infinity;
+    cords.forEach((a, i) => cords.slice(i + 1).forEach((b) => (least = Math.min(least, apart(a, b, layLength)))));
+    expect(least).toBeGreaterThan(0.999);
+    expect(least).toBeLessThan(1.02); // and touch
+  });
+});

@@ -1,27 +1,41 @@
 /**
  * Least distance between the centre lines of neighbours among `count` equal helices, evenly spread: helix radius `radius`, lay length
- * `lay`, metres. Minimum over t of 2 a^2 (1 - cos(2 pi/N - t)) + (H/2 pi)^2 t^2, square root (S. Neukirch & G. H. M. van der
- * Heijden, J. Elasticity 69, 2002).
+ * `lay`, metres (S. Neukirch & G. H. M. van der Heijden, J. Elasticity 69, 2002).
  */
-export function neighbourDistance(count: number, radius: number, lay: number): number {
-  const psi = (2 * Math.PI) / count;
-  if (!Number.isFinite(lay)) return 2 * radius * Math.sin(psi / 2);
+export const neighbourDistance = (count: number, radius: number, lay: number): number =>
+  helixDistance(radius, radius, (2 * Math.PI) / count, lay);
+
+/**
+ * Least distance between the centre lines of two helices about one axis with one lay length: radii a and b, `angle` in [0, 2 pi) from one
+ * to the other, metres. Minimum over t of a^2 + b^2 - 2 a b cos(angle - t) + (H/2 pi)^2 t^2, square root; up the axis and down.
+ */
+export function helixDistance(a: number, b: number, angle: number, lay: number): number {
+  const flat = (turn: number) => a * a + b * b - 2 * a * b * Math.cos(turn);
+  if (!Number.isFinite(lay)) return Math.sqrt(Math.max(flat(angle), 0));
   const c = lay / (2 * Math.PI);
-  const square = (t: number) => 2 * radius * radius * (1 - Math.cos(psi - t)) + c * c * t * t;
-  // The distance may have two valleys: look at many places, then go down into the lowest.
+  const square = (t: number) => flat(angle - t) + c * c * t * t;
+  return Math.sqrt(Math.max(Math.min(lowest(square, angle), lowest(square, angle - 2 * Math.PI)), 0));
+}
+
+/** The least value of a function with one or two valleys between 0 and `end`: look at many places, then go down into the lowest. */
+function lowest(square: (t: number) => number, end: number): number {
   const steps = 64;
   let best = 0;
-  for (let i = 1; i <= steps; i++) if (square((psi * i) / steps) < square((psi * best) / steps)) best = i;
-  let low = (psi * Math.max(best - 1, 0)) / steps;
-  let high = (psi * Math.min(best + 1, steps)) / steps;
-  const golden = (Math.sqrt(5) - 1) / 2;
-  for (let i = 0; i < 80 && high - low > 1e-15; i++) {
-    const a = high - golden * (high - low);
-    const b = low + golden * (high - low);
-    if (square(a) < square(b)) high = b;
-    else low = a;
+  let least = square(0);
+  for (let i = 1; i <= steps; i++) {
+    const value = square((end * i) / steps);
+    if (value < least) [best, least] = [i, value];
   }
-  return Math.sqrt(Math.min(square((low + high) / 2), square(0), square(psi)));
+  let low = (end * Math.max(best - 1, 0)) / steps;
+  let high = (end * Math.min(best + 1, steps)) / steps;
+  const golden = (Math.sqrt(5) - 1) / 2;
+  for (let i = 0; i < 80 && Math.abs(high - low) > 1e-15; i++) {
+    const x = high - golden * (high - low);
+    const y = low + golden * (high - low);
+    if (square(x) < square(y)) high = y;
+    else low = x;
+  }
+  return Math.min(square((low + high) / 2), least);
 }
 
 /** Helix radius at which strands of diameter `size` just touch at a lay length; undefined where that many do not fit into it. */

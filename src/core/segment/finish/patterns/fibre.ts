@@ -6,10 +6,9 @@ export const fibre = definePattern({
   label: 'Fibre',
   relief: 0.012,
   sample(u, v, noise) {
-    // Slanted lines that close round: three across for each length.
-    const slanted = (((v + u * 3) % 1) + 1) % 1;
-    const strands = 0.5 + 0.5 * Math.sin(2 * Math.PI * slanted * 14);
-    const hairs = noise(u, slanted, 6, 90);
+    // Lines nearly along: 14 round, of which each comes to the place of the next but one over a length.
+    const strands = 0.5 + 0.5 * Math.sin(2 * Math.PI * (14 * v + 2 * u));
+    const hairs = noise(u, v, 4, 90);
     const height = 0.65 * strands + 0.35 * hairs;
     return { height, shade: 0.25 + 0.55 * height + 0.2 * noise(u, v, 7, 5), roughness: 0.85 + 0.1 * hairs };
   },
