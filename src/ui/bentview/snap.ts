@@ -66,9 +66,19 @@ export function snap(to: Vec3, input: SnapInput): Snapped {
   return { place: [whole(to[0]), whole(to[1]), whole(to[2])], on: 'grid' };
 }
 
+const ends = new WeakMap<CurveSpec, Partial<Record<PathEnd, EndPlace | undefined>>>();
+
+/** An end of a path, worked out once for as long as the path stays as it is: every move of a drag asks for all of them. */
+function keptEnd(curve: CurveSpec, end: PathEnd): EndPlace | undefined {
+  const known = ends.get(curve) ?? {};
+  if (!(end in known)) known[end] = endOf(curve, end);
+  ends.set(curve, known);
+  return known[end];
+}
+
 /** Ends of other open paths, and sockets, with the way out of each. */
 export function mouthsBeside(project: Project, path: string): (EndPlace & { readonly name: string })[] {
-  const ends: readonly PathEnd[] = ['start', 'end'];
+  const both: readonly PathEnd[] = ['start', 'end'];
   return [
     ...project.guides
       .filter(({ visible, shape }) => visible && shape.from === 'body' && shape.kind === 'socket')
@@ -76,8 +86,8 @@ export function mouthsBeside(project: Project, path: string): (EndPlace & { read
     ...project.paths
       .filter(({ id, curve }) => id !== path && !curve.closed)
       .flatMap(({ name, curve }) =>
-        ends.flatMap((end) => {
-          const place = endOf(curve as CurveSpec, end);
+        both.flatMap((end) => {
+          const place = keptEnd(curve as CurveSpec, end);
           return place ? [{ ...place, name: `${end} of ${name}` }] : [];
         }),
       ),

@@ -1,4 +1,4 @@
-import { Box3, Plane, Raycaster, Vector2, Vector3, type Camera, type Object3D } from 'three';
+import { Box3, Plane, Raycaster, Vector2, Vector3, type Camera, type Intersection, type Object3D } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 
 export interface ScreenPoint {
@@ -74,9 +74,7 @@ export class Viewport {
 
   /** The run whose mesh is under a pixel. */
   runAt(x: number, y: number): string | undefined {
-    if (!this.#scene || !this.#aim(x, y)) return undefined;
-    const hit = this.#raycaster.intersectObject(this.#scene, true).find(({ object }) => object.userData.run);
-    return hit?.object.userData.run as string | undefined;
+    return this.#nearest(x, y, (data) => data.run !== undefined)?.object.userData.run as string | undefined;
   }
 
   /** The place of a guide's surface under a pixel, with the face's normal on the side that is seen. */
@@ -90,13 +88,22 @@ export class Viewport {
   }
 
   #hit(x: number, y: number, isWanted: (data: Record<string, unknown>) => boolean): ScenePlace | undefined {
-    if (!this.#scene || !this.#aim(x, y)) return undefined;
-    const hit = this.#raycaster.intersectObject(this.#scene, true).find(({ object }) => isWanted(object.userData));
+    const hit = this.#nearest(x, y, isWanted);
     if (!hit?.face) return undefined;
     const n = hit.face.normal.clone().transformDirection(hit.object.matrixWorld);
     const side = n.dot(this.#raycaster.ray.direction) > 0 ? -1 : 1;
     const id = (hit.object.userData.guide ?? hit.object.userData.run) as string;
     return { id, place: hit.point.toArray(), normal: n.multiplyScalar(side).toArray() };
+  }
+
+  /** The first wanted thing under a pixel. Others are not asked: a ray through all of a large run's triangles takes as long as a frame. */
+  #nearest(x: number, y: number, isWanted: (data: Record<string, unknown>) => boolean): Intersection | undefined {
+    if (!this.#scene || !this.#aim(x, y)) return undefined;
+    const wanted: Object3D[] = [];
+    this.#scene.traverseVisible((object) => {
+      if (isWanted(object.userData)) wanted.push(object);
+    });
+    return this.#raycaster.intersectObjects(wanted, false)[0];
   }
 
   /** Tells of the middles that points catch on; `undefined` when the guide is gone. */

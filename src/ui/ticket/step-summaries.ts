@@ -1,9 +1,27 @@
 import type { Problem } from '../../core/math/result';
+import { problemWords } from '../../engine/problem-words';
 import { FRAME_RULES } from '../../core/frames/registry';
 import type { Run } from '../../project/schema';
 import { degrees, metres, percentText, plural, radius, seconds, stretchWords, whole } from '../format';
 import type { RunResult } from '../state/results-store';
 import type { StepName } from '../state/steps';
+
+/** What a problem is about, by the first word of its code. */
+const STEP_OF: Readonly<Record<string, StepName>> = {
+  curve: 'path',
+  belt: 'path',
+  guide: 'path',
+  laying: 'laying',
+  run: 'laying',
+};
+
+/** The step that a problem belongs to: what is neither the path's nor the laying's is the segment's. */
+const stepOf = (code: string): StepName => STEP_OF[code.slice(0, code.indexOf('.'))] ?? 'segment';
+
+/** A path that has no curve only because its points are still to come. */
+const isUndrawn = ({ code, facts }: Problem): boolean => code === 'curve.too-few-points' && Number(facts.given) < 2;
+
+const firstSentence = (text: string): string => /^.*?[.?!](?=\s|$)/.exec(text)?.[0].slice(0, -1) ?? text;
 
 /** One line for each step that states its result. */
 export function stepSummary(
@@ -13,7 +31,9 @@ export function stepSummary(
   result: RunResult | undefined,
   problems: readonly Problem[],
 ): string {
-  if (problems.length > 0 && (step === 'path' || !result)) return step === 'path' ? 'not drawn yet' : '';
+  const problem = problems.find(({ code }) => stepOf(code) === step);
+  if (problem) return isUndrawn(problem) ? 'not drawn yet' : firstSentence(problemWords(problem));
+  if (problems.length > 0 && !result) return '';
   const view = result?.view;
   switch (step) {
     case 'segment':

@@ -1,7 +1,7 @@
-import { buildFrameTable } from '../../frames/build-frame-table';
+import { fillSample } from '../../frames/sample-curve';
 import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
 import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
-import { buildArcTable } from '../arc-table';
+
 import type { PathPoint } from '../path-spec';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
@@ -22,10 +22,10 @@ export interface EndPlace {
 export function endOf(spec: CurveSpec, end: PathEnd): EndPlace | undefined {
   const compiled = compileCurve(spec);
   if (!compiled.ok || compiled.value.closed) return undefined;
-  const { frames, stations } = buildFrameTable(buildArcTable(compiled.value), { rule: 'upright', up: [0, 1, 0] });
-  const at = end === 'start' ? 0 : (stations.length - 1) * FRAME_STRIDE;
-  const read = (from: number): Vec3 => [frames[from]!, frames[from + 1]!, frames[from + 2]!];
-  return { position: read(at), direction: scale(read(at + FORWARD), end === 'start' ? -1 : 1) };
+  const sample = new Float64Array(FRAME_STRIDE);
+  fillSample(sample, 0, compiled.value, end === 'start' ? 0 : 1);
+  const read = (from: number): Vec3 => [sample[from]!, sample[from + 1]!, sample[from + 2]!];
+  return { position: read(0), direction: scale(read(FORWARD), end === 'start' ? -1 : 1) };
 }
 
 /**

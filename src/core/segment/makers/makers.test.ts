@@ -1,6 +1,6 @@
 import { MAKERS, maker, toDrawn, type MakerName, type MakerSpec } from '../registry';
 import { boxOf } from '../../mesh/box';
-import { isClosed } from '../../mesh/is-closed';
+import { isClosed, placeOf } from '../../mesh/is-closed';
 import { volume } from '../../mesh/measure';
 import type { Mesh } from '../../mesh/mesh';
 
@@ -155,4 +155,27 @@ describe('a profile to draw on', () => {
     const flat = { ...(maker('turnedProfile').defaults as object as MakerSpec), corners: [{ z: 0, y: 0, strip: 0 }, { z: 1, y: 0, strip: 0 }] }; // prettier-ignore
     expect(maker('turnedProfile').problem!(flat)).toMatchObject({ code: 'profile.flat' });
   });
+});
+
+describe('meshes of all makers', () => {
+  // Of a bucket's plates some lie face to face, two strands touch along the axis; a shoot's leaves are sheets.
+  const OPEN = /open sheet|flatEnds|open ends|two strands/;
+  it.each(specs.filter(([name, { kind }]) => kind !== 'bucket' && kind !== 'shoot' && !OPEN.test(name)))(
+    '%s: two faces at every edge, no triangle without a size, no material that nothing wears',
+    (_, spec) => {
+      const { positions, indices, parts, materials } = make(spec);
+      const places = placeOf(positions);
+      const faces = new Map<string, number>();
+      for (let i = 0; i < indices.length; i += 3) {
+        const corners = [0, 1, 2].map((k) => places[indices[i + k]!]!);
+        expect(new Set(corners).size).toBe(3);
+        corners.forEach((a, k) => {
+          const key = [a, corners[(k + 1) % 3]!].sort((p, q) => p - q).join();
+          faces.set(key, (faces.get(key) ?? 0) + 1);
+        });
+      }
+      expect([...faces.values()].filter((count) => count !== 2)).toEqual([]);
+      expect(new Set(parts.map(({ material }) => material)).size).toBe(materials.length);
+    },
+  );
 });
