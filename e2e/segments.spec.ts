@@ -26,9 +26,11 @@ test('a rope shows what it works out, says when strands do not fit, and nothing 
   await expect(page.getByText(/Helix radius 3\d\.\d+ mm/)).toBeVisible();
   await page.getByLabel('Lay length', { exact: true }).fill('100 mm');
   await page.keyboard.press('Enter');
+  const findings = page.getByRole('region', { name: 'Findings' });
   await expect(
-    page.getByText(/Strands this thick do not fit into a lay length of 0.1 m: it must be more than 0.18 m/),
+    findings.getByText(/Strands this thick do not fit into a lay length of 0.1 m: it must be more than 0.18 m/),
   ).toBeVisible();
+  await expect(page.getByRole('button', { name: /^1 Segment Strands this thick do not fit/ })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText(/Helix radius 3\d\.\d+ mm/)).toBeVisible();
 });

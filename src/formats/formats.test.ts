@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { Box3, Vector3, type BufferGeometry, type Mesh as ThreeMesh, type Object3D } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { OBJLoader } from 'three/examples/jsm/loaders/OBJLoader.js';
+import { MTLLoader } from 'three/examples/jsm/loaders/MTLLoader.js';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import validator from 'gltf-validator';
 import { boxOf } from '../core/mesh/box';
@@ -10,6 +11,7 @@ import type { Mesh } from '../core/mesh/mesh';
 import { makeSegmentMesh } from '../core/segment/registry';
 import { unwrap } from '../core/testing/runs';
 import type { NamedBytes } from './format';
+import { buildGltfIo } from './gltf-io';
 import { FORMATS, readMesh, writerFor, type FormatName } from './registry';
 
 const road = makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
@@ -232,5 +234,92 @@ describe('readMesh', () => {
     const inside = `data:application/octet-stream;base64,${Buffer.from(bin).toString('base64')}`;
     expect(unwrap(await readMesh([file('tri.gltf', json(inside))])).positions).toEqual(beside.positions);
     expect(await code(file('tri.gltf', json('tri.bin')))).toBe('file.missing-beside');
+  });
+});
+
+describe('files that others read and write', () => {
+  const plank = makeSegmentMesh({ kind: 'plank', length: 2, width: 0.4, thickness: 0.1 });
+  const two = [
+    { name: 'Left run', mesh: plank, origin: [2_000_000.25, 10, -300_000.5] as const },
+    { name: 'Right run', mesh: road },
+  ];
+
+  // three's loader keeps each object apart; its numbers are doubles until they go into its buffers.
+  it('OBJ of two runs: each has its own bounds, a far one too', async () => {
+    const [{ bytes }] = (await write('obj', two)) as [NamedBytes];
+    const root = new OBJLoader().parse(new TextDecoder().decode(bytes));
+    // It makes an object of each group: a run's are those of its parts.
+    const boxOfSome = (from: number, to?: number) =>
+      root.children.slice(from, to).reduce((box, child) => box.expandByObject(child), new Box3());
+    const parts = plank.parts.length;
+    expect(root.children).toHaveLength(parts + road.parts.length);
+    const right = boxOfSome(parts);
+    nearBox({ min: right.min.toArray(), max: right.max.toArray() }, boxOf(road.positions));
+    const left = boxOfSome(0, parts);
+    const { min, max } = boxOf(plank.positions);
+    expect(left.max.x).toBeCloseTo(2_000_000.25 + max[0], 0);
+    expect(left.min.z).toBeCloseTo(-300_000.5 + min[2], 1);
+    // In the text itself nothing is lost.
+    const xs = [...new TextDecoder().decode(bytes).matchAll(/^v (\S+) /gm)].map((m) => Number(m[1]));
+    expect(Math.max(...xs)).toBeCloseTo(2_000_000.25 + max[0], 6);
+  });
+
+  // glTF 2.0, section 3.7.2.1: the greatest value of an index type is the primitive restart value and must not be an index.
+  it.each([65_534, 65_535, 65_536, 65_537])('GLB: a part of exactly %d vertices is sound', async (count) => {
+    const positions = Float32Array.from(
+      { length: count * 3 },
+      (_, i) => Math.sin(i * 12.9898) * (i % 3 === 2 ? 0.5 : 2),
+    );
+    const normals = Float32Array.from({ length: count * 3 }, (_, i) => (i % 3 === 0 ? 1 : 0));
+    const indices = Uint32Array.from({ length: (count - 2) * 3 }, (_, i) => Math.floor(i / 3) + (i % 3));
+    const parts = [{ name: 'A', material: 0, start: 0, count: indices.length }];
+    const mesh = { ...plank, positions, normals, uvs: new Float32Array(count * 2), indices, parts };
+    const [{ bytes }] = (await write('glb', [{ name: 'A', mesh }])) as [NamedBytes];
+    const { issues } = await validator.validateBytes(bytes, { maxIssues: 20 });
+    expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);
+    const read = unwrap(await readMesh([{ name: 'a.glb', bytes }]));
+    expect(Math.max(...read.indices.subarray(read.indices.length - 3))).toBe(count - 1);
+  });
+
+  it('GLB and OBJ hold no material and no image that nothing wears', async () => {
+    const mesh = { ...painted, materials: [...painted.materials, { ...painted.materials[0]!, name: 'Unworn' }] };
+    const [{ bytes }] = (await write('glb', [{ name: 'A', mesh }])) as [NamedBytes];
+    const document = await buildGltfIo().readBinary(bytes as Uint8Array<ArrayBuffer>);
+    expect(
+      document
+        .getRoot()
+        .listMaterials()
+        .map((m) => m.getName()),
+    ).toEqual(['Painted']);
+    const [, mtl] = await write('obj', [{ name: 'A', mesh }]);
+    expect(new TextDecoder().decode(mtl!.bytes).match(/^newmtl/gm)).toHaveLength(1);
+  });
+
+  // three's MTLLoader tells the same shininess; roughness of it: 1 - sqrt(Ns / 1000) (common practice, no source).
+  it('MTL: shininess becomes roughness, and a roughness of its own counts more', async () => {
+    const obj =
+      'mtllib a.mtl\nv 0 0 0\nv 1 0 0\nv 0 1 0\nusemtl dull\nf 1 2 3\nusemtl shiny\nf 1 2 3\nusemtl said\nf 1 2 3\n';
+    const mtl = 'newmtl dull\nNs 0\nnewmtl shiny\nNs 250\nnewmtl said\nPr 0.2\nNs 900\n';
+    const shininess = Object.values(new MTLLoader().parse(mtl, '').materialsInfo).map((m) =>
+      Number((m as unknown as { ns: string }).ns),
+    );
+    const { materials } = unwrap(await readMesh([file('a.obj', obj), file('a.mtl', mtl)]));
+    const named = (name: string) => materials.find((m) => m.name === name)!.roughness;
+    expect(named('dull')).toBe(1 - Math.sqrt(shininess[0]! / 1000));
+    expect(named('shiny')).toBeCloseTo(1 - Math.sqrt(shininess[1]! / 1000), 12);
+    expect(named('said')).toBe(0.2);
+  });
+
+  // sRGB decoding: IEC 61966-2-1.
+  it('PLY: colours of 16 bits run from 0 to 65,535', async () => {
+    const head = 'ply\nformat ascii 1.0\nelement vertex 3\nproperty float x\nproperty float y\nproperty float z\n';
+    const colours = 'property ushort red\nproperty ushort green\nproperty ushort blue\n';
+    const rest =
+      'element face 1\nproperty list uchar int vertex_indices\nend_header\n0 0 0 65535 0 32768\n1 0 0 0 65535 13107\n0 1 0 6553 1 2\n3 0 1 2\n';
+    const mesh = unwrap(await readMesh([file('a.ply', head + colours + rest)]));
+    const linear = (c: number) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
+    const wanted = [65535, 0, 32768, 0, 65535, 13107, 6553, 1, 2].map((c) => linear(c / 65535));
+    const got = Array.from(mesh.colours!).filter((_, i) => i % 4 < 3);
+    got.forEach((c, i) => expect(c).toBeCloseTo(wanted[i]!, 6));
   });
 });

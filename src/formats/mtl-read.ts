@@ -17,6 +17,8 @@ export interface MtlLibrary {
 export function readMtl(text: string, beside: readonly NamedBytes[]): MtlLibrary {
   const materials = new Map<string, Material>();
   const images: Image[] = [];
+  /** Materials that say their roughness themselves: shininess counts less. */
+  const rough = new Set<string>();
   let name = '';
   const change = (part: Partial<Material>) => materials.set(name, { ...materials.get(name)!, ...part });
   for (const line of text.split(/\r?\n/)) {
@@ -36,9 +38,12 @@ export function readMtl(text: string, beside: readonly NamedBytes[]): MtlLibrary
     else if (key === 'd' && value >= 0 && value <= 1) {
       const [r, g, b] = current.colour;
       change({ colour: [r, g, b, value], alpha: value < 1 ? 'blend' : 'opaque' });
-    } else if (key === 'Ns' && value >= 0) change({ roughness: 1 - Math.min(Math.sqrt(value / 1000), 1) });
-    else if (key === 'Pr' && value >= 0 && value <= 1) change({ roughness: value });
-    else if (key === 'Pm' && value >= 0 && value <= 1) change({ metalness: value });
+    } else if (key === 'Ns' && value >= 0 && !rough.has(name))
+      change({ roughness: 1 - Math.min(Math.sqrt(value / 1000), 1) });
+    else if (key === 'Pr' && value >= 0 && value <= 1) {
+      rough.add(name);
+      change({ roughness: value });
+    } else if (key === 'Pm' && value >= 0 && value <= 1) change({ metalness: value });
     else if (key === 'map_Kd') {
       const image = imageNamed(rest[rest.length - 1] ?? '', beside);
       if (image) {

@@ -6,7 +6,7 @@ import { buildArcTable } from '../../core/curve/arc-table';
 import { deviation } from '../../core/curve/edit/deviation';
 import type { CurveSpec } from '../../core/curve/registry';
 import { compiled, unwrap } from '../../core/testing/runs';
-import type { Vec3 } from '../../core/math/vec3';
+import { cross, dot, sub, type Vec3 } from '../../core/math/vec3';
 import { looksSmooth, placePath, type Placing } from './place-paths';
 import type { BroughtPaths } from './path-format';
 import { PATH_READERS, PATH_WRITERS, readPaths } from './registry';
@@ -569,4 +569,35 @@ it('no reader crashes, hangs or makes up numbers, whatever the bytes', async () 
     ),
     { numRuns: 300, endOnFailure: true },
   );
+});
+
+describe('bulges of a DXF', () => {
+  // A bulge is the tangent of a quarter of the arc's angle, to the left of the leg where it is below 0 (DXF Reference, LWPOLYLINE): of a chord c
+  // the arc is r a long, a = 4 atan |b|, r = c (1 + b²) / (4 |b|), and stands off by b c / 2, on the right of the leg for b > 0.
+  it.each([0.2, 0.414, 3, -0.2])('of %d are arcs of that length and height', async (bulge) => {
+    const text = pairs(0, 'LWPOLYLINE', 8, 'A', 90, 2, 70, 0, 10, 0, 20, 0, 42, bulge, 10, 6, 20, 8, 42, 0);
+    const [path] = (await read('a.dxf', dxfOf(text, 6))).paths;
+    const spec = placePath(path!, { ...AS_IS, isFlat: false });
+    const b = Math.abs(bulge);
+    expect(lengthOf(spec) / (((10 * (1 + b * b)) / (4 * b)) * 4 * Math.atan(b))).toBeCloseTo(1, 5);
+    // The middle of the arc: right of (0.6, 0.8) is (0.8, -0.6).
+    const middle = [3 + (0.8 * bulge * 10) / 2, 4 - (0.6 * bulge * 10) / 2];
+    const away: number[] = [];
+    farthestFrom(spec, (x, y) => away.push(Math.hypot(x - middle[0]!, y - middle[1]!)));
+    expect(Math.min(...away)).toBeLessThan(0.12);
+  });
+});
+
+describe('lines with z up', () => {
+  it('are turned and not mirrored: three directions keep their hand', async () => {
+    const points = [[0, 0, 0], [3, 0, 0], [3, 2, 0], [3, 2, 5]]; // prettier-ignore
+    const text = `x,y,z\n${points.map((p) => p.join()).join('\n')}\n`;
+    const [path] = (await read('a.csv', text)).paths;
+    const { points: placed } = placePath(path!, { ...AS_IS, isFlat: false, up: 'z' });
+    const [a, b, c, d] = placed.map(({ position }) => position) as [Vec3, Vec3, Vec3, Vec3];
+    const [u, v, w] = [sub(b, a), sub(c, b), sub(d, c)];
+    expect(w).toEqual([0, 5, 0]); // what was up is up
+    // The triple product keeps its sign under turns, and changes it under mirrors: 3 * 2 * 5.
+    expect(dot(cross(u, v), w)).toBeCloseTo(30, 12);
+  });
 });

@@ -5,7 +5,10 @@ import { Deriver, type RunSource } from '../../engine/derive';
 import { buildRunView, SegmentNumbers, type Held } from '../../engine/run-view';
 import { ok } from '../../core/math/result';
 import { deletePoints, movePoint } from '../../project/commands/paths';
-import { changeRun, deleteRun } from '../../project/commands/runs';
+import type { Vec3 } from '../../core/math/vec3';
+import { addGuide, changeGuide } from '../../project/commands/guides';
+import { changeRun, deleteRun, renameProject, setStep } from '../../project/commands/runs';
+import type { Project } from '../../project/schema';
 import { causeway } from '../../project/samples';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore } from './document-store';
@@ -89,6 +92,62 @@ describe('ComputeLoop', () => {
     await twice.idle();
     expect(twice.results.getState().problems.size).toBe(0);
     twice.loop.close();
+  });
+
+  it('asks again when the time, the motion or a guide changes', async () => {
+    const { document, session, calls, idle, loop } = start();
+    const asks = async (what: string, change: () => void, isAsked: boolean) => {
+      const before = calls.length;
+      change();
+      await idle();
+      if (calls.length > before !== isAsked) throw new Error(`${what}: ${calls.length - before} calls`);
+    };
+    await idle();
+    const edit = (change: (p: Project) => Project) => () => document.getState().edit(change);
+    await asks('time', () => session.getState().set({ time: 1.5 }), true);
+    await asks('the same time', () => session.getState().set({ time: 1.5 }), false);
+    await asks(
+      'motion',
+      edit((p) => setStep(p, 'causeway', 'motion', { seconds: 9 })),
+      true,
+    );
+    const post = { shape: { from: 'body' as const, kind: 'post' as const, sizes: {} }, position: [0, 0, 50] as Vec3, turn: [0, 0, 0] as Vec3 }; // prettier-ignore
+    const guide = { id: 'g', name: 'G', visible: true, ...post };
+    await asks(
+      'a guide that is not checked',
+      edit((p) => addGuide(p, { ...guide, clearance: null })),
+      false,
+    );
+    await asks(
+      'one that is',
+      edit((p) => changeGuide(p, 'g', { clearance: 1 })),
+      true,
+    );
+    await asks(
+      'its place',
+      edit((p) => changeGuide(p, 'g', { position: [0, 0, 40] })),
+      true,
+    );
+    await asks(
+      'its name',
+      edit((p) => renameProject(p, 'Other')),
+      false,
+    );
+    loop.close();
+  });
+
+  it('has a topology that fits the positions after every change of count', async () => {
+    const { document, results, idle, loop } = start();
+    for (const count of [3, 7, 2, 12]) {
+      document.getState().edit((p) => setStep(p, 'causeway', 'laying', { rule: 'byCount', count }));
+      await idle();
+      const { view, topology } = results.getState().results.get('causeway')!;
+      expect(view.laying.placements).toHaveLength(count);
+      expect(topology.uvs.length / 2).toBe(view.positions.length / 3);
+      expect(topology.indices.reduce((a, b) => Math.max(a, b), 0)).toBe(view.positions.length / 3 - 1);
+      expect(topology.indices.length / 3).toBe(view.triangles);
+    }
+    loop.close();
   });
 
   it('forgets runs that are gone', async () => {
