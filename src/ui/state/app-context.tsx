@@ -22,7 +22,7 @@ export interface AppServices {
   readonly baker: ComputeClient;
 }
 
-const AppContext = createContext<AppServices | undefined>(undefined);
+export const AppContext = createContext<AppServices | undefined>(undefined);
 
 /** Starts the services when the page is there, and shows `children` once the last project is open. */
 export function AppProvider({ children, fallback }: { children: ReactNode; fallback: ReactNode }) {
