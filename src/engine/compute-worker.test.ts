@@ -32,6 +32,15 @@ const source = () => ({
 /** The worker's own module in this process, spoken to over a channel as the page does. */
 describe('the compute worker', () => {
   let api: Remote<ComputeApi>;
+  /** Every channel there is, to be closed: each function that is handed over opens one. */
+  const ports: MessagePort[] = [];
+  const Channel = globalThis.MessageChannel;
+  globalThis.MessageChannel = class extends Channel {
+    constructor() {
+      super();
+      ports.push(this.port1);
+    }
+  };
   const { port1, port2 } = new MessageChannel();
   beforeAll(async () => {
     const scope = globalThis as unknown as Record<string, unknown>;
@@ -42,8 +51,8 @@ describe('the compute worker', () => {
     api = wrap<ComputeApi>(port2 as unknown as Endpoint);
   });
   afterAll(() => {
-    port1.close();
-    port2.close();
+    for (const port of ports) port.close();
+    globalThis.MessageChannel = Channel;
   });
 
   it('shows a run, and sends again only what the page does not hold', async () => {

@@ -1,3 +1,4 @@
+import { Object3D, Vector3 } from 'three';
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
 import type { Guide } from '../project/schema';
 import { buildGuide } from '../core/guides/build-guide';
@@ -21,6 +22,7 @@ import { TRACED } from '../project/samples/landing-paths';
 import { saltgrassLanding } from '../project/samples/saltgrass-landing';
 import { Deriver, sourceOf, type RunSource } from './derive';
 import { buildSurface } from './mesh-surface';
+import { pushOutOf } from './push-out-of';
 import { windRound } from './wind-round';
 
 const spec = (
@@ -272,4 +274,46 @@ it('the demo’s handrail follows the upper edge of the stair’s string, as tra
       ),
     );
   expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.03); // the chain’s own corners are some cm apart
+});
+
+describe('a guide that is turned about two axes', () => {
+  // About the scene's x, then y, then z: three's Euler of order ZYX, which counts the turns of the object itself.
+  it.each<Vec3>([
+    [0.5, 0.9, 0],
+    [0, -0.7, 1.1],
+    [1.2, 0, 0.4],
+    [0.3, 0.8, -0.6],
+  ])('stands as three puts it: %d, %d, %d', (...turn) => {
+    // prettier-ignore
+    const body = spec('box', { x: 1, y: 2, z: 3 }, [4, 5, 6], turn);
+    const straight = buildGuide(spec('box', { x: 1, y: 2, z: 3 }));
+    const { positions } = buildGuide(body);
+    const object = new Object3D();
+    object.rotation.set(...turn, 'ZYX');
+    object.position.set(4, 5, 6);
+    object.updateMatrix();
+    for (let i = 0; i < positions.length; i += 3) {
+      const wanted = new Vector3(...straight.positions.subarray(i, i + 3)).applyMatrix4(object.matrix);
+      expect(wanted.distanceTo(new Vector3(...positions.subarray(i, i + 3)))).toBeLessThan(1e-5);
+    }
+  });
+});
+
+describe('a way under an overhang', () => {
+  it('is pushed aside and stays level: a run that keeps upright neither dives nor climbs', async () => {
+    // A slab whose underside is just above the path: the shortest way out is down.
+    const slab: Guide = {
+      id: 'g',
+      name: 'Slab',
+      visible: true,
+      ...spec('box', { x: 2, y: 1, z: 2 }, [0, 0.02, 0.3]),
+      clearance: 0.02,
+    };
+    const curve = pathOf('smooth', [[-6, 0, 0], [-2, 0, 0], [2, 0, 0], [6, 0, 0]]); // prettier-ignore
+    const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
+    const segment = { id: 's', name: 'S', source: { from: 'maker' as const, spec: makerDefaults('rail') }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
+    const out = unwrap(await pushOutOf(deriver, { segment, curve, job: JOB_DEFAULTS, guides: [slab] }, slab));
+    for (const { position } of out.points) expect(Math.abs(position[1])).toBeLessThan(1e-6);
+    expect(Math.max(...out.points.map(({ position }) => Math.abs(position[2])))).toBeGreaterThan(0.5);
+  });
 });

@@ -212,3 +212,30 @@ describe('sit on a guide', () => {
     }
   });
 });
+
+describe('matched ends across half a turn', () => {
+  // The shorter way round is never more than half a turn, whatever the rolls (elementary).
+  it.each([
+    [0, 3],
+    [3, -3],
+    [0, Math.PI * 0.99],
+    [-3, 3.1],
+    [9, -4],
+    [0.2, 100],
+  ])('from %d to %d turn by half a turn at the most', (start, end) => {
+    // prettier-ignore
+    const arc = buildArcTable(helix(2, 0.5, 1.3));
+    const spec = { rule: 'upright', up: [0, 0, 1], ends: { start, end } } as const;
+    const table = buildFrameTable(arc, { ...spec, up: [...spec.up] }, { tolerance: 1e-5 });
+    expect(Math.abs(table.endTwist * table.length)).toBeLessThanOrEqual(Math.PI + 1e-9);
+    const last = table.stations.length - 1;
+    for (const [i, roll] of [
+      [0, start],
+      [last, end],
+    ] as const) {
+      // prettier-ignore
+      const off = angleFromUp(table.frames, i, ...across(table, i, [0, 0, 1])) + roll;
+      expect(Math.abs(off - 2 * Math.PI * Math.round(off / (2 * Math.PI)))).toBeLessThan(1e-6);
+    }
+  });
+});

@@ -5,9 +5,11 @@ import { compileCurve, curveKind, type CurveSpec } from '../curve/registry';
 import type { RunJob } from '../bending/run-spec';
 import type { CheckedGuide } from '../findings/finding';
 import { buildFrameTable } from '../frames/build-frame-table';
+import { fillFrame } from '../frames/fill-frame';
+import { FORWARD, FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import { resolveReach } from '../laying/lay';
-import { add, scale, type Vec3 } from '../math/vec3';
-import { farthestOf, tooNear } from './clearance';
+import { add, dot, length, normalize, scale, type Vec3 } from '../math/vec3';
+import { farthestOf, tooNear, type Clearance } from './clearance';
 import type { Surface } from './surface';
 
 const MOST_STEPS = 120;
@@ -52,7 +54,7 @@ export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushI
     const found = tooNear(asked, guide, wanted, spacing).flat();
     if (found.length === 0) return current;
     const worst = found.reduce((a, b) => (b.gap < a.gap ? b : a));
-    const { station, place } = worst;
+    const { station } = worst;
     let i = nearestPoint(table.pointStations, station, table.length, half * APART);
     if (i === undefined) {
       if (current.points.length - spec.points.length >= MOST_NEW_POINTS) return undefined;
@@ -60,25 +62,56 @@ export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushI
       if (!inserted) return undefined;
       [current, i] = [inserted.spec, inserted.point];
     }
-    const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < -DOWN;
-    const aside = isDown ? sideways(guide.surface, place) : undefined;
-    const away = aside?.away ?? worst.away;
-    const lacking = aside ? aside.far + half + wanted : wanted - worst.gap;
-    current = movePoint(current, i, add(current.points[i]!.position, scale(away, lacking * MARGIN + 1e-5)));
+    const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < 0;
+    const way = isDown ? levelWay(worst, forwardAt(table, station), wanted, half, guide.surface) : undefined;
+    const by = way ?? scale(worst.away, wanted - worst.gap);
+    const far = length(by);
+    current = movePoint(current, i, add(current.points[i]!.position, scale(by, MARGIN + 1e-5 / far)));
   }
   return undefined;
 }
 
-/** Ways out that point down more than this are none for a run that keeps upright: roads do not dive under what stands in their way. */
-const DOWN = 0.5;
+/** Ways out of which less than this goes aside are none for a run that keeps upright: roads do not dive under what stands in their way. */
+const LEVEL = 0.6;
+const BESIDE = 1e-3;
 const WAYS = 16;
+/** Cosine to the path beyond which a way leads along it, and not out. */
+const ALONG = 0.6;
 
-/** The shortest level way out of a guide; undefined where there is none. */
-function sideways(surface: Surface, place: Vec3): { away: Vec3; far: number } | undefined {
+/** Out of a guide on the level: as the way out goes, without its fall, or the shortest one sideways where that goes down above all. */
+function levelWay(
+  { away, gap, place }: Clearance,
+  forward: Vec3,
+  wanted: number,
+  half: number,
+  surface: Surface,
+): Vec3 | undefined {
+  // Across the path: along it nothing gets out.
+  const ahead = normalize([forward[0], 0, forward[2]], [0, 0, 0]);
+  const along = away[0] * ahead[0] + away[2] * ahead[2];
+  const flat: Vec3 = [away[0] - along * ahead[0], 0, away[2] - along * ahead[2]];
+  const share = length(flat);
+  if (share >= LEVEL) return scale(flat, (wanted - gap) / (share * share));
+  // Beyond the edge of what hangs over it already: on by what the section itself needs.
+  if (share > BESIDE) return scale(flat, (half + wanted) / share);
+  // What hangs over the path is not beside it, but beside the top of the run.
+  const aside = sideways(surface, place, forward) ?? sideways(surface, add(place, [0, half + wanted, 0]), forward);
+  return aside && scale(aside.away, aside.far + half + wanted);
+}
+
+function forwardAt(table: FrameTable, station: number): Vec3 {
+  const frame = new Float64Array(FRAME_STRIDE);
+  fillFrame(frame, 0, table, station);
+  return [frame[FORWARD]!, frame[FORWARD + 1]!, frame[FORWARD + 2]!];
+}
+
+/** The shortest level way out of a guide that leads across the path; undefined where there is none. */
+function sideways(surface: Surface, place: Vec3, forward: Vec3): { away: Vec3; far: number } | undefined {
   let best: { away: Vec3; far: number } | undefined;
   for (let k = 0; k < WAYS; k++) {
     const angle = (2 * Math.PI * k) / WAYS;
     const away: Vec3 = [Math.cos(angle), 0, Math.sin(angle)];
+    if (Math.abs(dot(away, forward)) > ALONG) continue;
     const far = surface.hit(place, away)?.distance;
     if (far !== undefined && far < (best?.far ?? Infinity)) best = { away, far };
   }

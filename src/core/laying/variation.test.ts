@@ -64,3 +64,15 @@ describe('a run of varied pieces', () => {
     expect(topology(varied, true).uvs).toEqual(topology(NO_VARIATION, true).uvs);
   });
 });
+
+describe('variation in hue', () => {
+  it('sets red, green and blue apart by a quarter of the tint, each its own way', () => {
+    const looks = Array.from({ length: 500 }, (_, piece) => pieceLook({ tint: 0.4, shift: 0, seed: 2 }, piece)!.tint);
+    let most = 0;
+    for (const [r, g, b] of looks) most = Math.max(most, Math.abs(r - g), Math.abs(g - b), Math.abs(b - r));
+    expect(most).toBeGreaterThan(0.08);
+    expect(most).toBeLessThanOrEqual(0.1 + 1e-12);
+    // Not one of them always the greatest.
+    for (const c of [0, 1, 2]) expect(looks.filter((t) => t[c] === Math.max(...t)).length).toBeGreaterThan(100);
+  });
+});

@@ -6,7 +6,9 @@ import { applyRemedy } from './apply-remedy';
 import { reverse } from './path-runs';
 import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, setClosed } from './paths';
 import { changeRun, deleteRun, setStep } from './runs';
-import { setMaker, setPrepare } from './segments';
+import { pitchGap } from '../../core/segment/registry';
+import { FINISH_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import { clearFinish, setFinish, setMaker, setPrepare } from './segments';
 
 const setCurveKind = (project: Project, id: string, kind: CurveKindName) =>
   changeCurve(project, id, (curve) => changeKind(curve, kind));
@@ -97,5 +99,37 @@ describe('applyRemedy', () => {
 
   it('leaves the project alone when a bend cannot be opened that far', () => {
     expect(applyRemedy(causeway(), 'causeway', { kind: 'roundBend', station: 94, radius: 5000 })).toBeUndefined();
+  });
+});
+
+describe('finishes', () => {
+  const board = { part: 'Board', ...FINISH_DEFAULTS };
+  it('set twice leave one, beside those of other parts, and go when they are cleared', () => {
+    const id = causeway().segments[0]!.id;
+    let project = setFinish(causeway(), id, board);
+    project = setFinish(project, id, { ...board, part: 'Kerbs' });
+    project = setFinish(project, id, { ...board, colour: '#112233' });
+    const finishes = () => project.segments[0]!.finishes;
+    expect(finishes().filter(({ part }) => part === 'Board')).toEqual([{ ...board, colour: '#112233' }]);
+    expect(finishes().filter(({ part }) => part === 'Kerbs')).toHaveLength(1);
+    project = clearFinish(project, id, 'Board');
+    expect(finishes().map(({ part }) => part)).not.toContain('Board');
+  });
+
+  it('of a link: another bar carries the gap of its runs along, but not one that was set by hand', () => {
+    const link = makerDefaults('chainLink') as { bar: number };
+    const segment = { id: 'link', name: 'Link', source: { from: 'maker' as const, spec: link as never }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
+    const [first] = causeway().runs;
+    const hung = (id: string, gap: number) => ({ ...first!, id, segment: 'link', laying: { ...first!.laying, gap } });
+    const gap = pitchGap(link as never)!;
+    const before = {
+      ...causeway(),
+      segments: [...causeway().segments, segment],
+      runs: [hung('a', gap), hung('b', 0.5)],
+    };
+    const thicker = { ...link, bar: link.bar * 1.5 } as never;
+    const { runs } = setMaker(before, 'link', thicker);
+    expect(runs[0]!.laying.gap).toBeCloseTo(-2 * link.bar * 1.5, 6);
+    expect(runs[1]!.laying.gap).toBe(0.5);
   });
 });

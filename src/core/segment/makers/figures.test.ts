@@ -1,5 +1,6 @@
 import { maker, type MakerName, type MakerSpec } from '../registry';
 import { boxOf, boxSize } from '../../mesh/box';
+import { looseParts } from '../../mesh/clean/loose-parts';
 import { area, volume } from '../../mesh/measure';
 import { manifoldOf } from '../../testing/manifold';
 
@@ -110,5 +111,35 @@ describe('volume and area', () => {
     expect(solid.volume() / volume(mesh)).toBeCloseTo(1, 5);
     expect(solid.surfaceArea() / area(mesh)).toBeCloseTo(1, 4);
     solid.delete();
+  });
+});
+
+describe('a road', () => {
+  it('has its crown above its edges, and falls to both sides by its crossfall', () => {
+    const { mesh } = make('kerbedLane', { length: 4, laneWidth: 3, bankHeight: 0.5 });
+    const { start, count } = mesh.parts.find(({ name }) => name === 'Carriageway')!;
+    const places = [...new Set(mesh.indices.subarray(start, start + count))].map((v) => [...mesh.positions.subarray(v * 3, v * 3 + 3)] as [number, number, number]); // prettier-ignore
+    const heights = (near: number) => places.filter(([, , z]) => Math.abs(Math.abs(z) - near) < 0.06).map(([, y]) => y);
+    const [crown, edge] = [Math.min(...heights(0.05)), Math.max(...heights(2.95))];
+    expect(crown - edge).toBeGreaterThan(0.03);
+    for (const [, y, z] of places) expect(y / -Math.abs(z)).toBeCloseTo((crown - edge) / 2.9, 2);
+  });
+});
+
+describe('a baluster', () => {
+  it.each(['turned', 'square'])('of the form %s is one upright: its parts meet from foot to head', (form) => {
+    const { mesh } = make('baluster', { form, height: 0.9 });
+    const { of, count } = looseParts(mesh);
+    const ranges = Array.from({ length: count }, () => [Infinity, -Infinity] as [number, number]);
+    for (let i = 0; i < mesh.indices.length; i++) {
+      const range = ranges[of[Math.floor(i / 3)]!]!;
+      const y = mesh.positions[mesh.indices[i]! * 3 + 1]!;
+      range[0] = Math.min(range[0], y);
+      range[1] = Math.max(range[1], y);
+    }
+    ranges.sort((a, b) => a[0] - b[0]);
+    expect(ranges[0]![0]).toBeCloseTo(0, 6);
+    ranges.slice(1).forEach(([from], i) => expect(from).toBeLessThanOrEqual(ranges[i]![1]));
+    expect(Math.max(...ranges.map(([, to]) => to))).toBeCloseTo(0.9, 6);
   });
 });
