@@ -24,9 +24,10 @@ import { sliceSegment } from '../src/core/segment/slice';
 import { bendTolerance } from '../src/core/bending/bending-spec';
 import { loadFrom } from '../src/engine/bake';
 import { bringMesh } from '../src/engine/bring-mesh';
-import { Deriver } from '../src/engine/derive';
+import { Deriver, sourceOf } from '../src/engine/derive';
 import { glb } from '../src/formats/glb';
 import { JOB_DEFAULTS, MADE_PREPARE } from '../src/project/defaults';
+import { saltgrassLanding } from '../src/project/samples';
 
 /**
  * The fastest round of each, milliseconds. They take turns for some seconds: a neighbour on the same processor core slows plain
@@ -332,7 +333,40 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
   say('the same kept upright, and facing the bend', `${by(2000, 1, 'upright')}, ${by(2000, 1, 'faceBend')}`);
 }
 
-// (10) How even this machine is: the same arithmetic, touching no memory, again and again.
+// (10) Playback of the sample's growth: all its runs at one time after the other, against bending alone.
+{
+  const landing = saltgrassLanding();
+  const deriver = new Deriver(loadFrom(new Map()));
+  const sources = landing.runs.flatMap((run) => {
+    const source = sourceOf(landing, run);
+    return source.ok ? [source.value] : [];
+  });
+  const FRAMES = 24;
+  const fastest = [Infinity, Infinity];
+  for (let round = 0; round < 4; round++) {
+    let [whole, bending] = [0, 0];
+    for (let k = 1; k <= FRAMES; k++) {
+      for (const source of sources) {
+        const asked = structuredClone(source); // as it comes to a worker
+        const start = performance.now();
+        const derived = await deriver.derive(asked, (k / FRAMES) * 4);
+        const ready = performance.now();
+        if (!derived.ok) throw new Error('not derived');
+        bendRun(derived.value.plan, derived.value.table);
+        bending += performance.now() - ready;
+        whole += performance.now() - start;
+      }
+    }
+    if (whole < fastest[0]! * FRAMES) fastest.splice(0, 2, whole / FRAMES, bending / FRAMES);
+  }
+  const [frame, bend] = fastest as [number, number];
+  say(
+    `a frame of the sample’s growth, ${sources.length} runs`,
+    `${(frame / bend).toFixed(2)} times bending alone (${ms(frame)} against ${ms(bend)})`,
+  );
+}
+
+// (11) How even this machine is: the same arithmetic, touching no memory, again and again.
 {
   const times: number[] = [];
   for (const end = performance.now() + 4000; performance.now() < end;) {

@@ -95,6 +95,7 @@ function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): Row
   const factors = new Float64Array(rowCount).fill(bend.factor);
   const places = segment.stiff.length > 0 ? stiffPlaces(segment, bend.factor) : undefined;
   const mitre = buildMitre(segment, table, bend);
+  const [x0, y0, z0] = table.origin;
   const mitred: MitredRow[] = [];
   for (let r = 0; r < rowCount; r++) {
     const at = r * FRAME_STRIDE;
@@ -104,27 +105,30 @@ function rowFrames(segment: PreparedSegment, table: FrameTable, bend: Bend): Row
     const corner = mitre?.(r, station);
     if (corner) station = corner.station;
     fillFrame(frames, at, table, station, corner?.isBefore);
-    for (let c = 0; c < 3; c++) frames[at + c]! -= table.origin[c]!;
+    frames[at]! -= x0;
+    frames[at + 1]! -= y0;
+    frames[at + 2]! -= z0;
     if (place) {
       factors[r] = place.factor;
       if (place.isStiff) carryStiff(frames, at, place.along - place.frameAt, bend.rollPerMetre);
     }
     const angle = bend.roll + bend.rollPerMetre * (station - bend.rollFrom);
-    const [c, s] = [Math.cos(angle), Math.sin(angle)];
     if (corner && corner.share > 0 && !place?.isStiff) {
       const frame = frames.slice(at, at + FRAME_STRIDE);
       leanInto(frame, table, corner);
-      roll(frame, 0, c, s);
+      roll(frame, 0, angle);
       mitred.push({ row: r, frame, ...corner });
     }
     if (corner?.isBoth) blendCorner(frames, at, table, corner.kink);
-    if (angle !== 0) roll(frames, at, c, s);
+    if (angle !== 0) roll(frames, at, angle);
   }
   return { frames, factors, mitred };
 }
 
-/** Turns up and side of a frame about forward. */
-function roll(frames: Float64Array, at: number, c: number, s: number): void {
+/** Turns up and side of a frame about forward by an angle, radians. */
+function roll(frames: Float64Array, at: number, angle: number): void {
+  const c = Math.cos(angle);
+  const s = Math.sin(angle);
   for (let k = at; k < at + 3; k++) {
     const u = frames[k + UP]!;
     const v = frames[k + SIDE]!;

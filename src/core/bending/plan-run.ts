@@ -9,7 +9,7 @@ import { halfWidth, type PreparedSegment } from '../segment/prepare';
 import type { Bend } from './bend-piece';
 import { bendTolerance } from './bending-spec';
 import { formOf, type LaidPiece } from './plan-forms';
-import { buildRowDensity, rowsTo } from './row-density';
+import { buildRowDensity, NO_ROWS, rowsTo } from './row-density';
 import type { RunJob } from './run-spec';
 import type { SliceStore } from './slice-store';
 
@@ -72,7 +72,8 @@ export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRu
   const twist = (2 * Math.PI * bending.turns) / (to - from);
   const demand = { offset: half * bending.gauge, tolerance: asked, twist };
   const last = placed.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), to);
-  const density = buildRowDensity(table, from, last, demand, motion.growth !== 'none');
+  const density =
+    bending.slicing.by === 'off' ? NO_ROWS : buildRowDensity(table, from, last, demand, motion.growth !== 'none');
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
   const meet = (before: PartKind, after: PartKind) =>
     before === 'body' && after === 'body' ? laying.gap === 0 && body.endsMatch : true;

@@ -85,6 +85,14 @@ export function rowsTo({ stations, sums }: Rows, station: number): number {
   return sums[i - 1]! + ((sums[i]! - sums[i - 1]!) * (station - stations[i - 1]!)) / gap;
 }
 
+/** Where no rows are looked for. */
+export const NO_ROWS: RowDensity = {
+  stations: Float64Array.of(0),
+  sums: Float64Array.of(0),
+  corners: [],
+  edges: [],
+};
+
 /** The most rows a metre anywhere between two stations. */
 export function densest({ stations, sums }: Rows, from: number, to: number): number {
   let most = 0;

@@ -204,7 +204,9 @@ function fillSides(frames: Float64Array, { firsts }: Spans, stations: Float64Arr
       const dx = frames[b]! - frames[a]!;
       const dy = frames[b + 1]! - frames[a + 1]!;
       const dz = frames[b + 2]! - frames[a + 2]!;
-      const [mx, my, mz] = [frames[b]! - ux, frames[b + 1]! - uy, frames[b + 2]! - uz];
+      const mx = frames[b]! - ux;
+      const my = frames[b + 1]! - uy;
+      const mz = frames[b + 2]! - uz;
       const move = mx * mx + my * my + mz * mz;
       if (move > most) most = move;
       frames[at + SIDE] = sx;

@@ -51,13 +51,16 @@ export function fillSample(out: Float64Array, at: number, curve: Curve, u: numbe
   }
   curve.accelerationAt(out, at + CURVATURE, where, fromLeft);
   const speed = Math.sqrt(speed2);
-  for (let c = 0; c < 3; c++) out[at + FORWARD + c]! /= speed;
+  const tx = (out[at + FORWARD]! /= speed);
+  const ty = (out[at + FORWARD + 1]! /= speed);
+  const tz = (out[at + FORWARD + 2]! /= speed);
   // Curvature vector = (a - (a.t) t) / v^2.
-  let along = 0;
-  for (let c = 0; c < 3; c++) along += out[at + CURVATURE + c]! * out[at + FORWARD + c]!;
-  for (let c = 0; c < 3; c++) {
-    out[at + CURVATURE + c] = (out[at + CURVATURE + c]! - along * out[at + FORWARD + c]!) / speed2;
-  }
+  const k = at + CURVATURE;
+  const along = out[k]! * tx + out[k + 1]! * ty + out[k + 2]! * tz;
+  out[k] = (out[k]! - along * tx) / speed2;
+  out[k + 1] = (out[k + 1]! - along * ty) / speed2;
+  out[k + 2] = (out[k + 2]! - along * tz) / speed2;
 }
 
-const squared = (v: Float64Array, at: number): number => v[at]! ** 2 + v[at + 1]! ** 2 + v[at + 2]! ** 2;
+const squared = (v: Float64Array, at: number): number =>
+  v[at]! * v[at]! + v[at + 1]! * v[at + 1]! + v[at + 2]! * v[at + 2]!;
