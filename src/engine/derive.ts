@@ -25,6 +25,7 @@ import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { Recent } from './recent';
+import { countSlicings, type SlicingCounts } from './slicing-counts';
 import { TextureImager, type LoadBytes } from './texture-images';
 
 /** Finds a brought mesh by its id. Problems: `asset.missing`, and those of the format. */
@@ -58,12 +59,15 @@ export interface DerivedRun {
   readonly ready: ReadySegment;
   readonly table: FrameTable;
   readonly plan: RunPlan;
+  /** Triangles of the finished run for each way of slicing, by its name. */
+  readonly slicings: SlicingCounts;
   readonly findings: readonly Finding[];
 }
 
 /** What of a run does not hang on the time. */
 interface Standing {
   readonly laid: LaidRun;
+  readonly slicings: SlicingCounts;
   readonly findings: readonly Finding[];
 }
 
@@ -110,9 +114,9 @@ export class Deriver {
     if (!table.ok) return table;
     const standing = this.#stand(source, ready.value, table.value, guides);
     if (!standing.ok) return standing;
-    const { laid, findings } = standing.value;
+    const { laid, findings, slicings } = standing.value;
     const plan = poseRun(laid, job, time);
-    return ok({ source, ready: ready.value, table: table.value, plan, findings }, ready.warnings);
+    return ok({ source, ready: ready.value, table: table.value, plan, slicings, findings }, ready.warnings);
   }
 
   /** Laid, sliced and checked once for all times. */
@@ -131,7 +135,7 @@ export class Deriver {
         ...{ table, path: curve, segment: prepared, prepare, isBrought, support, job, laying, guides },
         rowTolerance: tolerance,
       });
-      return ok({ laid: laid.value, findings });
+      return ok({ laid: laid.value, findings, slicings: countSlicings(laid.value, prepared) });
     });
   }
 

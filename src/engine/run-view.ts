@@ -11,6 +11,7 @@ import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../core/segment/prepare';
 import type { DerivedRun } from './derive';
+import type { SlicingCounts } from './slicing-counts';
 import { viewPath, type PathView } from './path-view';
 
 /** What a laying rule would come to; absent when it cannot be laid. */
@@ -51,6 +52,8 @@ export interface RunView {
     readonly neededPerMetre: number;
     readonly triangles: number;
   };
+  /** Triangles of the finished run for each way of slicing. */
+  readonly slicings: SlicingCounts;
 }
 
 /** What the page holds already of a run, so that it is not sent again. */
@@ -106,6 +109,7 @@ export function buildRunView(derived: DerivedRun, held: Held, numbers: SegmentNu
       neededPerMetre: neededPerMetre(derived),
       triangles: mesh.indices.length / 3,
     },
+    slicings: derived.slicings,
   };
 }
 

@@ -16,6 +16,15 @@ export const slicingSpecSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('off') }),
 ]);
 
+/** Ways of slicing as they begin when they are chosen. */
+export const SLICING_STARTS = {
+  auto: { by: 'auto' },
+  rows: { by: 'rows', rows: 16 },
+  spacing: { by: 'spacing', spacing: 0.25 },
+  at: { by: 'at', at: [] },
+  off: { by: 'off' },
+} as const;
+
 export const PAST_THE_END = ['straightOn', 'trim'] as const;
 
 export const bendingSpecSchema = z.strictObject({

@@ -2,7 +2,7 @@ import { cutOff } from '../segment/cut-off';
 import { openEnds, type SegmentEnd } from '../segment/open-ends';
 import { askedPlanes, evenPlanes, MAX_SLICES } from '../segment/plan-slices';
 import type { PreparedSegment } from '../segment/prepare';
-import { sliceSegment } from '../segment/slice';
+import { countSliced, sliceSegment } from '../segment/slice';
 import { splitRows } from '../segment/split-rows';
 import { placeAlong } from '../segment/stiff-zones';
 import type { BendingSpec } from './bending-spec';
@@ -79,6 +79,20 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
     return equalRows(density, bounds[i]!, to, Math.max(Math.ceil(need - 1e-9), 1));
   });
   return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
+}
+
+/** Triangles of some pieces if they were sliced in another way. */
+export function countForms(pieces: readonly LaidPiece[], input: FormInput): number {
+  const known = new Map<string, number>();
+  let triangles = 0;
+  for (const piece of pieces) {
+    const { planes, longest } = planesOf(piece, input);
+    const key = `${piece.worn.length}:${planes.join()}:${longest[0] ?? ''}`;
+    let count = known.get(key);
+    if (count === undefined) known.set(key, (count = countSliced(piece.worn, planes, longest)));
+    triangles += count;
+  }
+  return triangles;
 }
 
 /** Rows nearer to an end than this share of a segment are those of the end. */

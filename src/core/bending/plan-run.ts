@@ -7,8 +7,8 @@ import type { SegmentEnd } from '../segment/open-ends';
 import { MAX_SLICES } from '../segment/plan-slices';
 import { halfWidth, type PreparedSegment } from '../segment/prepare';
 import type { Bend } from './bend-piece';
-import { bendTolerance } from './bending-spec';
-import { formOf, type LaidPiece } from './plan-forms';
+import { bendTolerance, type BendingSpec } from './bending-spec';
+import { countForms, formOf, type LaidPiece } from './plan-forms';
 import { buildRowDensity, NO_ROWS, rowsTo } from './row-density';
 import type { RunJob } from './run-spec';
 import type { SliceStore } from './slice-store';
@@ -40,6 +40,8 @@ export interface LaidRun {
   readonly pieces: readonly (LaidPiece & { readonly form: PreparedSegment })[];
   /** Of a run that closes: first and last piece with the ends that show as long as it has not. */
   readonly open?: { readonly first: PreparedSegment; readonly last: PreparedSegment };
+  /** Triangles of the run if its pieces were sliced so; counted when it is asked for. */
+  readonly countSliced: (slicing: BendingSpec['slicing']) => number;
   /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
   readonly tolerance: number;
 }
@@ -72,8 +74,8 @@ export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRu
   const twist = (2 * Math.PI * bending.turns) / (to - from);
   const demand = { offset: half * bending.gauge, tolerance: asked, twist };
   const last = placed.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), to);
-  const density =
-    bending.slicing.by === 'off' ? NO_ROWS : buildRowDensity(table, from, last, demand, motion.growth !== 'none');
+  const rows = () => buildRowDensity(table, from, last, demand, motion.growth !== 'none');
+  const density = bending.slicing.by === 'off' ? NO_ROWS : rows();
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
   const meet = (before: PartKind, after: PartKind) =>
     before === 'body' && after === 'body' ? laying.gap === 0 && body.endsMatch : true;
@@ -99,7 +101,9 @@ export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRu
     worst = Math.max(worst, (rowsTo(density, end) - rowsTo(density, piece.station)) / MAX_SLICES);
   }
   const open = isRing && placed.length > 0 && { first: wear(0, false), last: wear(placed.length - 1, false) };
-  return ok({ laying, pieces, tolerance: asked * worst * worst, ...(open && { open }) });
+  const countSliced: LaidRun['countSliced'] = (slicing) =>
+    countForms(placed, { ...input, slicing, density: density === NO_ROWS ? rows() : density });
+  return ok({ laying, pieces, countSliced, tolerance: asked * worst * worst, ...(open && { open }) });
 }
 
 /** A laid run at `time` seconds; null = finished. */

@@ -8,7 +8,7 @@ import { manifoldOf } from '../testing/manifold';
 import { cutBetween, cutOff } from './cut-off';
 import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
 import { evenPlanes, longestRow, ownRow } from './plan-slices';
-import { sliceSegment } from './slice';
+import { countSliced, sliceSegment } from './slice';
 
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
   prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change } as MakerSpec));
@@ -170,4 +170,18 @@ describe('cutBetween', () => {
     };
     expect(cutOff(open, 0.5).mesh.parts.map(({ name }) => name)).toEqual(['Skin']);
   });
+});
+
+describe('countSliced', () => {
+  it.each(MAKERS.map(({ kind }) => kind))(
+    'tells how many triangles slicing a %s leaves, whole edges and all',
+    (kind) => {
+      const segment = made(kind);
+      const planes = evenPlanes(segment.length, 11);
+      for (const longest of [undefined, planes.map(() => segment.length / 11), planes.map((x) => x / 3)])
+        expect(countSliced(segment, planes, longest)).toBe(
+          sliceSegment(segment, planes, longest).mesh.indices.length / 3,
+        );
+    },
+  );
 });

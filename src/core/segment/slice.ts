@@ -29,16 +29,7 @@ export function sliceSegment(segment: PreparedSegment, planes: Float64Array, lon
 function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: Float64Array): Mesh {
   const { positions, indices } = source;
   const count = positions.length / 3;
-  // Per vertex: number of planes at or before it, and whether it lies on the last of them.
-  const band = new Int32Array(count);
-  const on = new Uint8Array(count);
-  for (let v = 0, k = 0; v < count; v++) {
-    const x = positions[v * 3]!;
-    while (k > 0 && planes[k - 1]! > x + near) k--;
-    while (k < planes.length && planes[k]! <= x + near) k++;
-    band[v] = k;
-    on[v] = k > 0 && planes[k - 1]! >= x - near ? 1 : 0;
-  }
+  const { band, on } = bandsOf(positions, planes, near);
   const growing: Growing = { source, added: [] };
   const cutsOf = new Map<number, readonly [first: number, count: number]>();
   /** First and number of the new vertices on an edge, in the order of the planes. */
@@ -104,6 +95,49 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   const grown = withAdded(growing, count);
   const mesh: Mesh = { ...source, ...grown, indices: Uint32Array.from(out), parts };
   return reorderVertices(mesh, orderByX(mesh.positions));
+}
+
+/** For every vertex the number of planes at or before it, and whether it lies on the last of them. */
+function bandsOf(positions: Float32Array, planes: Float64Array, near: number): { band: Int32Array; on: Uint8Array } {
+  const count = positions.length / 3;
+  const band = new Int32Array(count);
+  const on = new Uint8Array(count);
+  for (let v = 0, k = 0; v < count; v++) {
+    const x = positions[v * 3]!;
+    while (k > 0 && planes[k - 1]! > x + near) k--;
+    while (k < planes.length && planes[k]! <= x + near) k++;
+    band[v] = k;
+    on[v] = k > 0 && planes[k - 1]! >= x - near ? 1 : 0;
+  }
+  return { band, on };
+}
+
+/** How many triangles {@link sliceSegment} would leave, found without cutting any. */
+export function countSliced({ mesh, length }: PreparedSegment, planes: Float64Array, longest?: Float64Array): number {
+  const { positions, indices } = mesh;
+  const { band, on } = bandsOf(positions, planes, length * ON_PLANE_RELATIVE);
+  const cuts = (p: number, q: number): number => {
+    const [a, b] = positions[p * 3]! < positions[q * 3]! ? [p, q] : [q, p];
+    const [first, end] = [band[a]!, band[b]! - on[b]!];
+    if (!longest) return Math.max(end - first, 0);
+    const over = positions[b * 3]! - positions[a * 3]!;
+    let found = 0;
+    for (let k = first; k < end; k++) if (over > longest[k]! * WHOLE) found++;
+    return found;
+  };
+  let triangles = indices.length / 3;
+  for (const part of mesh.parts) {
+    const crossed: number[] = [];
+    for (let i = part.start; i < part.start + part.count; i += 3) {
+      const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
+      const own = cuts(a, b) + cuts(b, c) + cuts(c, a);
+      if (own > 0) crossed.push(i);
+      triangles += own;
+    }
+    // The edge between two that are one face is not cut, on either side.
+    for (const [a, , b] of flatPairs(mesh, crossed).faces) triangles -= 2 * cuts(a!, b!);
+  }
+  return triangles;
 }
 
 const NONE = [0, 0] as const;

@@ -6,7 +6,8 @@ import { useId } from 'react';
 export interface ChoiceFieldProps<T extends string> {
   readonly label: string;
   readonly value: T;
-  readonly choices: readonly { readonly value: T; readonly label: string }[];
+  /** `note` = what the choice would come to, said in the list. */
+  readonly choices: readonly { readonly value: T; readonly label: string; readonly note?: string }[];
   readonly onChange: (value: T) => void;
 }
 
@@ -23,11 +24,17 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange 
         labelId={id}
         size="small"
         onChange={(event) => onChange(event.target.value as T)}
+        renderValue={(chosen) => choices.find((choice) => choice.value === chosen)?.label}
         sx={{ fontSize: 13, height: 30 }}
       >
         {choices.map((choice) => (
           <MenuItem key={choice.value} value={choice.value} dense>
             {choice.label}
+            {choice.note && (
+              <Box component="span" sx={{ ml: 'auto', pl: 4, fontSize: 12, color: 'text.secondary' }}>
+                {choice.note}
+              </Box>
+            )}
           </MenuItem>
         ))}
       </Select>

@@ -6,17 +6,11 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { ListField } from '../fields/ListField';
 import { NumberField } from '../fields/NumberField';
 import { whole } from '../format';
+import { SLICING_STARTS } from '../../core/bending/bending-spec';
+import type { SlicingCounts } from '../../engine/slicing-counts';
 import type { RunResult } from '../state/results-store';
 
 type Slicing = Run['bending']['slicing'];
-
-const STARTS: { readonly [K in Slicing['by']]: Extract<Slicing, { by: K }> } = {
-  auto: { by: 'auto' },
-  rows: { by: 'rows', rows: 16 },
-  spacing: { by: 'spacing', spacing: 0.25 },
-  at: { by: 'at', at: [] },
-  off: { by: 'off' },
-};
 
 export interface SlicingFieldsProps {
   readonly slicing: Slicing;
@@ -27,19 +21,24 @@ export interface SlicingFieldsProps {
 /** Where the segment is sliced so that it can bend, and what the path would need. */
 export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps) {
   const needed = result?.view.segment.neededPerMetre ?? 0;
+  /** How many triangles a choice would come to, said before it is made. */
+  const counted = (by: keyof SlicingCounts, how = '') => {
+    const count = result?.view.slicings[by];
+    return count === undefined ? '' : `${how}${whole(count)} triangles`;
+  };
   return (
     <>
       <ChoiceField
         label="Slices"
         value={slicing.by}
         choices={[
-          { value: 'auto', label: 'as the path needs' },
-          { value: 'rows', label: 'a number of rows' },
-          { value: 'spacing', label: 'rows at a spacing' },
+          { value: 'auto', label: 'as the path needs', note: counted('auto') },
+          { value: 'rows', label: 'a number of rows', note: counted('rows', '16: ') },
+          { value: 'spacing', label: 'rows at a spacing', note: counted('spacing', '0.25 m: ') },
           { value: 'at', label: 'at chosen places' },
-          { value: 'off', label: 'none' },
+          { value: 'off', label: 'none', note: counted('off') },
         ]}
-        onChange={(by) => onChange(STARTS[by])}
+        onChange={(by) => onChange(SLICING_STARTS[by])}
       />
       {slicing.by === 'rows' && (
         <NumberField
