@@ -24,6 +24,7 @@ import type { Guide, Project, Run, Segment } from '../project/schema';
 import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-finishes';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
+import { Numbers } from './numbers';
 import { Recent } from './recent';
 import { countSlicings, type SlicingCounts } from './slicing-counts';
 import { TextureImager, type LoadBytes } from './texture-images';
@@ -269,28 +270,13 @@ interface LongBase {
   readonly base: FrameBase;
 }
 
-/** Numbers things in the order in which they are met, for keys. */
-class Numbers {
-  readonly #known = new WeakMap<object, number>();
-  #next = 0;
-
-  of(thing: object): number {
-    const known = this.#known.get(thing);
-    if (known !== undefined) return known;
-    this.#known.set(thing, this.#next);
-    return this.#next++;
-  }
-}
-
 /** Shorter paths are quick to build as a whole. */
 const LONG = 200;
-
 /** Paths with the same are compared leg by leg. */
 const baseKey = ({ kind, closed, points, numbers }: CurveSpec, tolerance: number): string =>
   JSON.stringify([kind, closed, points.length, numbers, tolerance]);
 
 const NO_GUIDES: readonly Guide[] = [];
-
 /** The parts of a project that a run names. Problems: `run.unknown` with `id`. */
 export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const segment = project.segments.find(({ id }) => id === run.segment);

@@ -2,6 +2,7 @@ import { tightnessOf } from '../core/findings/checks/folding-over';
 import { SIDE, UP } from '../core/frames/frame-table';
 import { slopeOf, type Slope } from '../core/frames/slope';
 import { eachFrame, tightest, type Tightest } from '../core/frames/tightness';
+import { CREASE_ANGLE } from '../core/math/tolerance';
 import type { DerivedRun } from './derive';
 
 /** The path as places that are near to each other: metres, radians. All arrays have one entry a place, or three. */
@@ -19,6 +20,8 @@ export interface PathView {
   /** Share of the radius that the section uses on the inner side; folds over at 1. */
   readonly tightness: Float32Array;
   readonly pointStations: Float64Array;
+  /** Metres: where the path turns on the spot by more than a little. */
+  readonly corners: readonly number[];
   readonly tightest: Tightest;
   readonly slope: Slope;
 }
@@ -57,6 +60,7 @@ export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
     ups: Float32Array.from(ups!),
     sides: Float32Array.from(sides!),
     tightness: Float32Array.from(tightness!),
+    corners: table.kinks.flatMap(({ station, angle }) => (angle > CREASE_ANGLE ? [station] : [])),
     tightest: tightest(table, reach.from, reach.to),
     slope: slopeOf(table),
   };

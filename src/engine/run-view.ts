@@ -9,9 +9,10 @@ import type { Image, Material } from '../core/mesh/mesh';
 import type { Vec3 } from '../core/math/vec3';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
-import { halfWidth, type PreparedSegment } from '../core/segment/prepare';
+import { halfWidth } from '../core/segment/prepare';
 import type { DerivedRun } from './derive';
 import type { SlicingCounts } from './slicing-counts';
+import { Numbers } from './numbers';
 import { viewPath, type PathView } from './path-view';
 
 /** What a laying rule would come to; absent when it cannot be laid. */
@@ -62,21 +63,13 @@ export interface Held {
   readonly surfaceKey: string | undefined;
 }
 
-/** Numbers segments in the order in which they are met, for keys; `prefix` tells one worker's numbers from another's. */
-export class SegmentNumbers {
+/** Numbers segments for keys; `prefix` tells one worker's numbers from another's. */
+export class SegmentNumbers extends Numbers {
   readonly prefix: string;
-  readonly #numbers = new WeakMap<PreparedSegment, number>();
-  #next = 1;
 
   constructor(prefix: string) {
+    super();
     this.prefix = prefix;
-  }
-
-  of(segment: PreparedSegment): number {
-    const known = this.#numbers.get(segment);
-    if (known !== undefined) return known;
-    this.#numbers.set(segment, this.#next);
-    return this.#next++;
   }
 }
 

@@ -42,6 +42,17 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
           fillOpacity={0.2}
         />
       ))}
+      {path.corners.map((station) => (
+        <line
+          key={station}
+          x1={x(station)}
+          x2={x(station)}
+          y1={0}
+          y2={height}
+          stroke="var(--mui-palette-error-main)"
+          strokeWidth={1.5}
+        />
+      ))}
       <line
         x1={x(0)}
         x2={at(tightness.length - 1)}
@@ -68,7 +79,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
           fontSize={11}
           fill="var(--mui-palette-text-secondary)"
         >
-          {radius(path.tightest.radius)}
+          {path.tightest.radius === 0 ? 'sharp corner' : radius(path.tightest.radius)}
         </text>
       )}
     </g>

@@ -43,9 +43,10 @@ export function stepSummary(
     case 'path': {
       if (!view) return '';
       const { length, tightest } = view.path;
-      const bend = Number.isFinite(tightest.radius)
-        ? `, tightest ${radius(tightest.radius)} at ${whole(tightest.station)} m`
-        : ', straight';
+      const bend =
+        tightest.radius === Infinity
+          ? ', straight'
+          : `, ${tightest.radius === 0 ? 'sharp corner' : `tightest ${radius(tightest.radius)}`} at ${whole(tightest.station)} m`;
       return metres(length) + bend;
     }
     case 'laying': {
