@@ -1,4 +1,5 @@
 import { expect, test as base, type Page } from '@playwright/test';
+import { decode } from 'fast-png';
 
 /** What a worker throws that a test makes crash. */
 export const MADE_TO_CRASH = 'made to crash';
@@ -52,6 +53,18 @@ export const disc = (page: Page, point: number) =>
 export async function middleOf(page: Page, point: number): Promise<{ x: number; y: number }> {
   const box = (await disc(page, point).boundingBox())!;
   return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** How many pixels of the bent view show asphalt: grey, where ground, kerbs and bank are warm. */
+export async function asphalt(page: Page): Promise<number> {
+  await settled(page);
+  const { data, channels } = decode(await page.getByRole('region', { name: 'Bent view' }).screenshot());
+  let count = 0;
+  for (let i = 0; i < data.length; i += channels) {
+    const [r, g, b] = [data[i]!, data[i + 1]!, data[i + 2]!];
+    if (Math.max(r, g, b) - Math.min(r, g, b) < 10 && g > 70 && g < 190) count++;
+  }
+  return count;
 }
 
 /** The length that the path step states, metres. */

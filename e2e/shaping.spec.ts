@@ -1,4 +1,4 @@
-import { disc, expect, middleOf, openDemo, openEmpty, pathLength, settled, test } from './app';
+import { asphalt, disc, expect, middleOf, openDemo, openEmpty, pathLength, settled, test } from './app';
 
 test('dragging a point moves the run under the pointer, and one undo takes it back', async ({ page }) => {
   await openDemo(page);
@@ -130,13 +130,26 @@ test('a finding names the place and is put right by one click', async ({ page })
 
 test('growth is scrubbed and played', async ({ page }) => {
   await openDemo(page);
+  const whole = await asphalt(page);
   const time = page.getByRole('slider', { name: 'Time' });
   await time.focus();
   await page.keyboard.press('Home');
   await expect(page.getByText('0.0 s of 4.0 s')).toBeVisible();
-  await settled(page);
+  const none = await asphalt(page);
+  expect(none).toBeLessThan(whole * 0.2); // what is grey besides
+  const track = (await page
+    .getByRole('slider', { name: 'Time' })
+    .locator('xpath=ancestor::span[contains(@class, "MuiSlider-root")]')
+    .boundingBox())!;
+  await page.mouse.click(track.x + track.width / 2, track.y + track.height / 2);
+  await expect(page.getByText(/^(1\.9|2\.\d) s of 4.0 s$/)).toBeVisible();
+  const half = await asphalt(page);
+  expect(half - none).toBeGreaterThan((whole - none) * 0.25);
+  expect(half - none).toBeLessThan((whole - none) * 0.75);
+  await time.focus();
   await page.keyboard.press('End');
   await expect(page.getByText('4.0 s of 4.0 s')).toBeVisible();
+  expect(Math.abs((await asphalt(page)) / whole - 1)).toBeLessThan(0.03);
   await page.getByRole('button', { name: 'Play the growth' }).click();
   await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Play the growth' })).toBeVisible();
@@ -200,6 +213,10 @@ test('all points are tidied at once; a mixed path has straight legs; pieces face
   await settled(page);
   expect(await pathLength(page)).not.toBeCloseTo(128.3, 1);
   await page.getByRole('button', { name: /^4\s*Bending/ }).click();
+  const lying = await asphalt(page);
   await page.getByRole('radio', { name: 'Face the bend' }).click();
   await settled(page);
+  await expect(page.getByRole('button', { name: /^4\s*Bending.*face the bend/ })).toBeVisible();
+  // The road stands on edge: from above less than two thirds of its surface are seen.
+  expect(await asphalt(page)).toBeLessThan(lying * 0.67);
 });

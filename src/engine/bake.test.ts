@@ -61,6 +61,21 @@ describe('bakeProject', () => {
     expect(longer!.triangles).toBeGreaterThan(cord!.triangles);
   });
 
+  it('finds geometry that is no number before a file is written, and names the run', async () => {
+    const mesh = makeSegmentMesh({ kind: 'plank', length: 2, width: 0.4, thickness: 0.1 });
+    const normals = mesh.normals.slice();
+    normals[10] = NaN;
+    const [segment] = causeway().segments;
+    const broken = { ...segment!, source: { from: 'asset' as const, asset: 'a'.repeat(64), fileName: 'a.glb' }, prepare: PREPARE_DEFAULTS, finishes: [] }; // prettier-ignore
+    const project = { ...causeway(), segments: [broken, ...causeway().segments.slice(1)] };
+    const loader = new Deriver(async () => ({ ok: true, value: { ...mesh, normals }, warnings: [] }));
+    const baked = await bakeFiles(project, loader, 'glb', 'a');
+    expect(baked).toMatchObject({ ok: false, problems: [{ code: 'bake.not-a-number', facts: { run: 'Causeway' } }] });
+    expect(problemWords((baked as unknown as { problems: never[] }).problems[0]!)).toMatch(
+      /^Causeway: .*no file was written/,
+    );
+  });
+
   it('makes the same bytes twice', async () => {
     const [a, b] = await Promise.all(
       [1, 2].map(async () => unwrap(await bakeFiles(causeway(), deriver(), 'glb', 'a')).files[0]!.bytes),

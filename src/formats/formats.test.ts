@@ -12,7 +12,7 @@ import { makeSegmentMesh } from '../core/segment/registry';
 import { unwrap } from '../core/testing/runs';
 import type { NamedBytes } from './format';
 import { buildGltfIo } from './gltf-io';
-import { FORMATS, readMesh, writerFor, type FormatName } from './registry';
+import { FORMATS, readMesh, writerFor, WRITERS, type FormatName } from './registry';
 
 const road = makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
 // prettier-ignore
@@ -322,4 +322,21 @@ describe('files that others read and write', () => {
     const got = Array.from(mesh.colours!).filter((_, i) => i % 4 < 3);
     got.forEach((c, i) => expect(c).toBeCloseTo(wanted[i]!, 6));
   });
+});
+
+describe('a number that is none', () => {
+  it.each(WRITERS.map(({ extensions }) => extensions[0]!))(
+    'is in no file that is written: %s refuses it and says where',
+    async (extension) => {
+      for (const key of ['positions', 'normals', 'uvs'] as const) {
+        for (const bad of [NaN, Infinity]) {
+          const values = road[key].slice();
+          values[7] = bad;
+          await expect(write(extension, [{ name: 'Broken', mesh: { ...road, [key]: values } }])).rejects.toThrow(
+            /Broken holds (NaN|Infinity) at place 7/,
+          );
+        }
+      }
+    },
+  );
 });

@@ -1,4 +1,5 @@
 import { CURVATURE, FORWARD, FRAME_STRIDE, GAUGE, SIDE, UP, type FrameTable, type Kink } from '../frames/frame-table';
+import { firstAfter } from '../frames/tightness';
 import { MITRE_LIMIT, ON_PLANE_RELATIVE } from '../math/tolerance';
 import { halfWidth, type PreparedSegment } from '../segment/prepare';
 import type { Bend } from './bend-piece';
@@ -33,34 +34,58 @@ export function buildMitre(
   bend: Bend,
 ): ((row: number, station: number) => CornerRow | undefined) | undefined {
   if (table.kinks.length === 0) return undefined;
-  const { rows, corners = [] } = segment;
+  const { rows } = segment;
+  const doubled = new Set(segment.corners);
   const last = rows.length - 2;
   const half = halfWidth(segment.box) * bend.gauge;
   const end = bend.station + bend.factor * segment.length;
   const near = Math.max(bend.factor, 1) * segment.length * ON_PLANE_RELATIVE * 4 + table.length * 1e-12;
   const around = cornersAround(table, bend.station, end, half, near);
   if (around.length === 0) return undefined;
-  return (row, station) => {
-    for (const { kink, at, reach } of around) {
-      const away = station - at;
-      if (Math.abs(away) > Math.max(reach, near)) continue;
-      if (Math.abs(away) <= near) {
-        const isBoth = row > 0 && row < last && !corners.includes(row) && !corners.includes(row + 1);
-        const isSecond = corners.includes(row) || row === 0;
-        const slope = reach > 0 ? (isSecond ? -1 : 1) / reach : 0;
-        return { kink, station: at, isBefore: !isSecond, isBoth, share: 1, slope };
-      }
-      return {
-        kink,
-        station,
-        isBefore: away < 0,
-        isBoth: false,
-        share: 1 - Math.abs(away) / reach,
-        slope: (away < 0 ? 1 : -1) / reach,
-      };
+  const places = Float64Array.from(around, ({ at }) => at);
+  const ofRow = (row: number, station: number, { kink, at, reach }: CornerAround): CornerRow | undefined => {
+    const away = station - at;
+    if (Math.abs(away) > Math.max(reach, near)) return undefined;
+    if (Math.abs(away) <= near) {
+      const isBoth = row > 0 && row < last && !doubled.has(row) && !doubled.has(row + 1);
+      const isSecond = doubled.has(row) || row === 0;
+      const slope = reach > 0 ? (isSecond ? -1 : 1) / reach : 0;
+      return { kink, station: at, isBefore: !isSecond, isBoth, share: 1, slope };
     }
-    return undefined;
+    const isBefore = away < 0;
+    return {
+      kink,
+      station,
+      isBefore,
+      isBoth: false,
+      share: 1 - Math.abs(away) / reach,
+      slope: (isBefore ? 1 : -1) / reach,
+    };
   };
+  return (row, station) => {
+    // The corners on either side: mitres end half way between them.
+    const next = firstAfter(places, station);
+    const [before, after] = [around[next - 1], around[next]];
+    return (before && ofRow(row, station, before)) ?? (after && ofRow(row, station, after));
+  };
+}
+
+interface Corners {
+  readonly stations: Float64Array;
+  /** The greatest gauge at any of them. */
+  readonly gauge: number;
+}
+const kept = new WeakMap<FrameTable, Corners>();
+
+/** What is asked of a table's corners for every piece, found once. */
+function cornersOf(table: FrameTable): Corners {
+  const known = kept.get(table);
+  if (known) return known;
+  const { kinks, frames } = table;
+  const gauge = kinks.reduce((most, { before }) => Math.max(most, frames[before * FRAME_STRIDE + GAUGE]!), 1);
+  const corners = { stations: Float64Array.from(kinks, ({ station }) => station), gauge };
+  kept.set(table, corners);
+  return corners;
 }
 
 interface CornerAround {
@@ -75,11 +100,13 @@ interface CornerAround {
 function cornersAround(table: FrameTable, from: number, to: number, half: number, near: number): CornerAround[] {
   const { kinks, length, closed, frames } = table;
   const found: CornerAround[] = [];
-  const rounds = closed ? [-1, 0, 1, 2] : [0];
-  for (const round of rounds) {
-    kinks.forEach((kink, i) => {
+  const { stations, gauge } = cornersOf(table);
+  const far = MITRE_LIMIT * half * gauge + near;
+  for (const round of closed ? [-1, 0, 1, 2] : [0]) {
+    const end = firstAfter(stations, to + far - round * length);
+    for (let i = firstAfter(stations, from - far - round * length); i < end; i++) {
+      const kink = kinks[i]!;
       const at = kink.station + round * length;
-      if (at < from - 2 * MITRE_LIMIT * half || at > to + 2 * MITRE_LIMIT * half) return;
       const before = kinks[i - 1]?.station ?? (closed ? kinks[kinks.length - 1]!.station - length : 0);
       const after = kinks[i + 1]?.station ?? (closed ? kinks[0]!.station + length : length);
       const mitre =
@@ -87,7 +114,7 @@ function cornersAround(table: FrameTable, from: number, to: number, half: number
       const room = Math.min(kink.station - before, after - kink.station) / 2;
       const reach = Math.min(mitre, room > 0 ? room : mitre);
       if (at + Math.max(reach, near) >= from && at - Math.max(reach, near) <= to) found.push({ kink, at, reach });
-    });
+    }
   }
   return found;
 }

@@ -1,3 +1,4 @@
+import { firstAfter } from '../frames/tightness';
 import { cutOff } from '../segment/cut-off';
 import { openEnds, type SegmentEnd } from '../segment/open-ends';
 import { askedPlanes, evenPlanes, MAX_SLICES } from '../segment/plan-slices';
@@ -57,13 +58,14 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   if (slicing.by === 'off') return { planes: new Float64Array(), longest: new Float64Array(), edges: [] };
   const end = station + factor * length;
   const toX = placeAlong(worn, factor);
-  const inside = (stations: readonly number[]) =>
-    stations.flatMap((s) => {
+  const inside = (stations: ArrayLike<number>) =>
+    Array.from(stations).flatMap((s) => {
       const x = toX(s - station);
       return x !== undefined && x > length * EDGE && x < length * (1 - EDGE) ? [x] : [];
     });
-  const corners = inside(density.corners);
-  const edges = inside(density.edges);
+  const own = between(density.corners, station, end);
+  const corners = inside(own);
+  const edges = inside(between(density.edges, station, end));
   if (slicing.by !== 'auto') return { ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges };
   const wanted = rowsTo(density, end) - rowsTo(density, station);
   const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
@@ -72,7 +74,7 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
     return { ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges };
   }
   // Between corners rows of equal need.
-  const bounds = [station, ...density.corners.filter((s) => s > station && s < end), end];
+  const bounds = [station, ...own, end];
   const least = wanted > MAX_SLICES ? MAX_SLICES / wanted : 1;
   const rows = bounds.slice(1).flatMap((to, i) => {
     const need = (rowsTo(density, to) - rowsTo(density, bounds[i]!)) * least;
@@ -81,19 +83,31 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
 }
 
-/** Triangles of some pieces if they were sliced in another way. */
+/** Pieces that are counted one by one; of more, so many are taken from all over the run for the rest. */
+const MOST_COUNTED = 100;
+
+/** Triangles of pieces if they were sliced in another way; of very many pieces about that. */
 export function countForms(pieces: readonly LaidPiece[], input: FormInput): number {
   const known = new Map<string, number>();
+  const counted = Math.min(pieces.length, MOST_COUNTED);
   let triangles = 0;
-  for (const piece of pieces) {
+  for (let i = 0; i < counted; i++) {
+    const piece = pieces[Math.floor((i * pieces.length) / counted)]!;
     const { planes, longest } = planesOf(piece, input);
     const key = `${piece.worn.length}:${planes.join()}:${longest[0] ?? ''}`;
     let count = known.get(key);
     if (count === undefined) known.set(key, (count = countSliced(piece.worn, planes, longest)));
     triangles += count;
   }
-  return triangles;
+  return counted > 0 ? Math.round((triangles * pieces.length) / counted) : 0;
 }
+
+/** Those of ascending stations that lie strictly between two. */
+const between = (stations: Float64Array, from: number, to: number): Float64Array => {
+  let end = firstAfter(stations, to);
+  if (end > 0 && stations[end - 1] === to) end--;
+  return stations.subarray(firstAfter(stations, from), end);
+};
 
 /** Rows nearer to an end than this share of a segment are those of the end. */
 const EDGE = 2e-6;

@@ -10,8 +10,8 @@ export interface RowDensity {
   /** Rows needed from the first station to each. */
   readonly sums: Float64Array;
   /** Metres: corners at which there has to be a row, and those of them that are sharp enough for an edge. */
-  readonly corners: readonly number[];
-  readonly edges: readonly number[];
+  readonly corners: Float64Array;
+  readonly edges: Float64Array;
 }
 
 /**
@@ -71,7 +71,12 @@ export function buildRowDensity(
     }
     before = now;
   });
-  return { stations: Float64Array.from(stations), sums: Float64Array.from(sums), corners, edges };
+  return {
+    stations: Float64Array.from(stations),
+    sums: Float64Array.from(sums),
+    corners: Float64Array.from(corners),
+    edges: Float64Array.from(edges),
+  };
 }
 
 type Rows = Pick<RowDensity, 'stations' | 'sums'>;
@@ -89,8 +94,8 @@ export function rowsTo({ stations, sums }: Rows, station: number): number {
 export const NO_ROWS: RowDensity = {
   stations: Float64Array.of(0),
   sums: Float64Array.of(0),
-  corners: [],
-  edges: [],
+  corners: new Float64Array(),
+  edges: new Float64Array(),
 };
 
 /** The most rows a metre anywhere between two stations. */

@@ -132,6 +132,13 @@ describe('too few rows', () => {
     expect(has('tooFewRows', path, { job: { bending: { slicing: { by: 'rows', rows: Math.floor(plank.length / (row * 1.01)) }, tolerance, gauge } } })).toBe(true); // prettier-ignore
   });
 
+  it('tells of a corner under a piece that has no row for it, and not where pieces meet', () => {
+    const corner = (x: number) => pathOf('straight', [[0, 0, 0], [x, 0, 0], [x, 0, 10]]); // prettier-ignore
+    const off = { laying: { rule: 'byCount' as const, count: 5 }, bending: { slicing: { by: 'off' as const } } };
+    expect(has('tooFewRows', corner(5), { job: off })).toBe(true);
+    expect(has('tooFewRows', corner(4), { job: off })).toBe(false);
+  });
+
   it('says nothing while rows are found by themselves', () => {
     expect(has('tooFewRows', bend(1))).toBe(false);
   });

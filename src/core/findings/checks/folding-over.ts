@@ -49,6 +49,8 @@ export const foldingOver = defineCheck({
       else Object.assign(last, tightness > last.most ? { ...here, from: last.from } : { to: station });
       isOpen = true;
     });
+    const smooth = found.length;
+    let at = 0;
     for (const { station, angle, before, after } of table.kinks) {
       if (angle < CREASE_ANGLE || station < from || station > to) continue;
       // Straight back there is no inner side: all of the section passes through itself.
@@ -56,7 +58,8 @@ export const foldingOver = defineCheck({
       const inward = withInward(table.frames, before, after);
       const reach = isBack ? halfWidth(input.segment.box) : reachAlong(input, inward, 0, station, CURVATURE);
       const corner = { from: station, to: station, station, most: Infinity, radius: 0, needed: reach };
-      const around = found.find((other) => other.from <= station && station <= other.to);
+      while (at < smooth && found[at]!.to < station) at++;
+      const around = at < smooth && found[at]!.from <= station ? found[at] : undefined;
       if (around) Object.assign(around, { ...corner, from: around.from, to: around.to });
       else if (reach > 0) found.push(corner);
     }

@@ -23,6 +23,16 @@ export const tooFewRows = defineCheck({
     const inSegment = longestAsked(own, askedPlanes(slicing, segment.length), segment.length);
     const row = inSegment * laying.stretch;
     let worst = { needed: Infinity, from: 0, to: 0 };
+    // Over a corner a chord cuts off half its length times the sine of half the turn; other ways of slicing put a row there.
+    if (slicing.by === 'off') {
+      for (const { station, angle } of table.kinks) {
+        const over = laying.placements.find(
+          (p) => p.station < station - row * 1e-3 && p.station + p.length > station + row * 1e-3,
+        );
+        const needed = (2 * bend.tolerance) / Math.sin(angle / 2);
+        if (over && needed < worst.needed) worst = { needed, from: over.station, to: over.station + over.length };
+      }
+    }
     for (const { station, length } of laying.placements) {
       const needed = neededRow(table, station, station + length, bend);
       if (needed < worst.needed) worst = { needed, from: station, to: station + length };
