@@ -12,7 +12,7 @@ import { frameRule, type FrameSpec } from './registry';
 import { sampleSpans, stationsOf } from './sample-curve';
 
 export interface FrameTableOptions {
-  /** Greatest distance between the path and the chords between samples, metres. Default: a two-thousandth of the length. */
+  /** What frames between samples may be off by, metres; the samples' chords are off by 16 times as much. Default: a two-thousandth of the length. */
   readonly tolerance?: number;
   /** Number of intervals in all, a span for each leg, in place of those that follow from the tolerance. */
   readonly intervals?: number;
@@ -30,7 +30,7 @@ export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTa
   const fitted =
     options.intervals === undefined
       ? fitSpans(
-          withLanes(planSpans(arc, undefined, undefined, valuedParams(arc, options.points)), lanes, spec),
+          withLanes(planSpans(arc, undefined, undefined, valuedParams(arc, options.points)), lanes, spec, arc.length),
           tolerance,
         )
       : { spans: evenSpans(arc, options.intervals), tolerance };
@@ -43,12 +43,11 @@ export function valuedParams({ curve }: ArcTable, points: readonly PointValues[]
   return valued.sort((a, b) => a - b);
 }
 
-/** The plan with as many intervals as lanes and rule ask for besides. */
-export function withLanes(plan: SpanPlan, lanes: PointLanes, spec: FrameSpec): SpanPlan {
+/** The plan with as many intervals as lanes and rule ask for besides; `length` = the whole path's, metres. */
+export function withLanes(plan: SpanPlan, lanes: PointLanes, spec: FrameSpec, length: number): SpanPlan {
   const leastSamples = frameRule(spec).leastSamples ?? 0;
   if (!lanes.roll && !lanes.gauge && leastSamples === 0) return plan;
   const { starts } = plan;
-  const length = starts[starts.length - 1]! - starts[0]!;
   const least = plan.least.map((least, k) => {
     const [from, to] = [starts[k]!, starts[k + 1]!];
     return Math.max(least, laneIntervals(lanes, from, to), ((to - from) * leastSamples) / length);
