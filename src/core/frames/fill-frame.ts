@@ -21,8 +21,10 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   const intervals = spans.firsts[span + 1]! - 1 - first;
   const step = (spans.starts[span + 1]! - spans.starts[span]!) / intervals;
   const x = step > 0 ? (station - spans.starts[span]!) / step : 0;
-  const i = Math.min(Math.floor(x), intervals - 1);
-  const t = Math.min(x - i, 1);
+  // At a span's end its last sample itself: what meets there meets to the last digit.
+  const isEnd = station === spans.starts[span + 1];
+  const i = isEnd ? intervals - 1 : Math.min(Math.floor(x), intervals - 1);
+  const t = isEnd ? 1 : Math.min(x - i, 1);
   const a = (first + i) * FRAME_STRIDE;
   const b = a + FRAME_STRIDE;
   if (beyond !== 0 || t === 0 || t === 1) {
