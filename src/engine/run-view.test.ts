@@ -1,6 +1,8 @@
 import { unwrap } from '../core/testing/runs';
 import { setStep } from '../project/commands/runs';
 import { movePoint } from '../project/commands/paths';
+import { SLICING_STARTS } from '../core/bending/bending-spec';
+import type { Run } from '../project/schema';
 import { causeway } from '../project/samples';
 import type { Project } from '../project/schema';
 import { loadFrom } from './bake';
@@ -54,6 +56,19 @@ describe('buildRunView', () => {
     expect(Math.max(...stations.slice(1).map((s, i) => s - stations[i]!))).toBeLessThan(length / 300);
     expect(Math.max(...path.tightness)).toBeLessThan(1);
     expect(Math.max(...path.tightness)).toBeGreaterThan(0.1);
+  });
+
+  it('says how many triangles each way of slicing comes to, before it is chosen', async () => {
+    const asked = async (slicing: Run['bending']['slicing']) =>
+      view(setStep(causeway(), 'causeway', 'bending', { slicing }));
+    const { slicings, triangles, segment, laying } = await asked(SLICING_STARTS.auto);
+    expect(slicings.auto).toBeGreaterThanOrEqual(triangles); // touching pieces lose the ends between them
+    expect(slicings.off).toBe(segment.triangles * laying.placements.length);
+    for (const by of ['rows', 'spacing', 'off'] as const) {
+      const chosen = await asked(SLICING_STARTS[by]);
+      const ends = slicings[by]! - chosen.triangles;
+      expect(ends).toBe(slicings.auto! - triangles); // those same ends, however it is sliced
+    }
   });
 
   it('hands over each buffer once', async () => {
