@@ -1,6 +1,5 @@
 import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Surface } from '../guides/surface';
-import { MOST_TURN } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
 import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
 import { turnBetween } from './double-reflection';
@@ -166,7 +165,7 @@ function refined(frames: Float64Array, spans: Spans, moves: Float64Array): Spans
     if (move > ENOUGH)
       for (let i = first; i < last; i++) most = Math.max(most, Math.abs(turnBetween(frames, i, i + 1)));
     const n = last - first;
-    const finer = most > ENOUGH ? Math.min(Math.ceil(n * Math.min(most / MOST_TURN, 64)), 65_536) : n;
+    const finer = most > ENOUGH ? Math.min(Math.ceil(n * Math.min(most / OWN_TURN, 64)), 65_536) : n;
     isFiner ||= finer > n;
     total += finer + 1;
     return finer;
@@ -174,8 +173,9 @@ function refined(frames: Float64Array, spans: Spans, moves: Float64Array): Spans
   return isFiner && total <= MAX_SAMPLES ? withIntervals(spans, counts) : undefined;
 }
 
-/** Radians of turn from sample to sample that are let pass. */
-const ENOUGH = 1.5 * MOST_TURN;
+/** Radians by which up may turn by itself from sample to sample, and what is let pass: blended, it is off by a sixtieth of the cube of that. */
+const OWN_TURN = 0.28;
+const ENOUGH = 0.36;
 
 /**
  * Side = forward x up, and twist = up' . side by differences within each span; written out, as this is done for every move of a long path.

@@ -16,7 +16,7 @@ export const KINK_ANGLE = 1e-4;
 export const STEEP_ANGLE = (5 * Math.PI) / 180;
 /** Straight: curvature below this many 1/m is no bend. */
 export const STRAIGHT_CURVATURE = 1e-9;
-/** Frames: forward, or up by itself, turns by no more than so many radians from one sample to the next. */
+/** Frames: forward turns by no more than so many radians from one sample to the next. */
 export const MOST_TURN = 0.16;
 /** Mitres of corners reach so many half widths out at the most: that of the sharpest is 151 degrees. */
 export const MITRE_LIMIT = 4;
