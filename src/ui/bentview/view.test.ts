@@ -1,4 +1,4 @@
-import { OrthographicCamera, PerspectiveCamera, Scene, Vector3 } from 'three';
+import { BoxGeometry, Mesh, OrthographicCamera, PerspectiveCamera, Scene, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';
 import { dragTo } from './drag-plane';
@@ -103,5 +103,36 @@ describe('nearestStation', () => {
       expect(nearestStation(viewport, path, x, y, 9)).toBeCloseTo(station, 1);
       expect(nearestStation(viewport, path, x, y + 60, 9)).toBeUndefined();
     }
+  });
+});
+
+describe('what a dragged point catches on', () => {
+  it('is asked of guides alone, and never of the triangles of runs', () => {
+    const camera = new OrthographicCamera(-5, 5, 5, -5, 0.1, 100);
+    camera.position.set(0, 10, 0);
+    camera.lookAt(0, 0, 0);
+    camera.updateMatrixWorld();
+    const scene = new Scene();
+    const add = (userData: object, y: number) => {
+      const mesh = new Mesh(new BoxGeometry(2, 0.2, 2));
+      mesh.position.y = y;
+      mesh.userData = userData;
+      scene.add(mesh);
+      return mesh;
+    };
+    const run = add({ run: 'r' }, 3); // over the guide
+    add({ guide: 'g' }, 1);
+    scene.updateMatrixWorld();
+    let asked = 0;
+    run.raycast = () => void asked++;
+    const viewport = new Viewport();
+    viewport.attach(camera, scene, 100, 100, () => {});
+    const hit = viewport.guideAt(50, 50)!;
+    expect(hit.id).toBe('g');
+    expect(hit.place[1]).toBeCloseTo(1.1, 6);
+    expect(viewport.guideAt(2, 2)).toBeUndefined();
+    expect(asked).toBe(0);
+    viewport.runAt(50, 50);
+    expect(asked).toBe(1);
   });
 });

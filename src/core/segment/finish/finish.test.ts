@@ -111,3 +111,17 @@ describe('applyFinishes', () => {
     });
   });
 });
+
+it('fibre lies along its strand: it changes far less on the way along than round it', () => {
+  const size = 128;
+  const { colour } = drawPattern({ pattern: 'fibre', seed: 4, contrast: 1 }, size);
+  const at = (x: number, y: number) => colour[((y % size) * size + (x % size)) * 4]!;
+  let [along, round] = [0, 0];
+  for (let y = 0; y < size; y++) {
+    for (let x = 0; x < size; x++) {
+      along += Math.abs(at(x + 1, y) - at(x, y));
+      round += Math.abs(at(x, y + 1) - at(x, y));
+    }
+  }
+  expect(round / along).toBeGreaterThan(4);
+});
