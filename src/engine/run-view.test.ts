@@ -1,7 +1,7 @@
 import { unwrap } from '../core/testing/runs';
 import { setStep } from '../project/commands/runs';
 import { movePoint } from '../project/commands/paths';
-import { SLICING_STARTS } from '../core/bending/bending-spec';
+import { SLICING_STARTS } from '../core/segment/slicing-spec';
 import type { Run } from '../project/schema';
 import { causeway } from '../project/samples';
 import type { Project } from '../project/schema';

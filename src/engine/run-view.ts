@@ -9,7 +9,7 @@ import type { Image, Material } from '../core/mesh/mesh';
 import type { Vec3 } from '../core/math/vec3';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
-import { halfWidth } from '../core/segment/prepare';
+import { halfWidth } from '../core/segment/prepared-segment';
 import type { DerivedRun } from './derive';
 import type { SlicingCounts } from './slicing-counts';
 import { Numbers } from './numbers';

@@ -1,6 +1,6 @@
-import { SLICING_STARTS } from '../core/bending/bending-spec';
+import { SLICING_STARTS } from '../core/segment/slicing-spec';
 import type { LaidRun } from '../core/bending/plan-run';
-import type { PreparedSegment } from '../core/segment/prepare';
+import type { PreparedSegment } from '../core/segment/prepared-segment';
 
 /** Triangles of a finished run for ways of slicing, by their names; those are absent that would take long to count. */
 export type SlicingCounts = Readonly<Partial<Record<'auto' | 'rows' | 'spacing' | 'off', number>>>;

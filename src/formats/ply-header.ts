@@ -1,5 +1,7 @@
 import { fail, ok, type Result } from '../core/math/result';
-import type { SIZES } from './ply-read';
+
+/** Bytes of each scalar type. */
+export const SIZES = { i1: 1, u1: 1, i2: 2, u2: 2, i4: 4, u4: 4, f4: 4, f8: 8 } as const;
 
 export interface PlyProperty {
   readonly name: string;

@@ -2,7 +2,7 @@ import { fail, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Mesh } from '../core/mesh/mesh';
 import { fixMesh } from './fix-mesh';
 import { MAX_TRIANGLES, type NamedBytes } from './format';
-import { parsePlyHeader, type PlyElement, type PlyProperty } from './ply-header';
+import { parsePlyHeader, SIZES, type PlyElement, type PlyProperty } from './ply-header';
 
 /** Gives the next number of the body; undefined when the body ends early or holds no number. */
 type Next = () => number | undefined;
@@ -86,9 +86,6 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
     images: [],
   });
 }
-
-/** Bytes of each scalar type. */
-export const SIZES = { i1: 1, u1: 1, i2: 2, u2: 2, i4: 4, u4: 4, f4: 4, f8: 8 } as const;
 
 function binarySource(body: Uint8Array, little: boolean): Source {
   const view = new DataView(body.buffer, body.byteOffset, body.byteLength);

@@ -11,23 +11,10 @@ import {
   type FrameTable,
 } from '../frames/frame-table';
 import type { OnProgress } from '../math/progress';
-import type { PreparedSegment } from '../segment/prepare';
+import type { PreparedSegment } from '../segment/prepared-segment';
 import { stiffPlaces } from '../segment/stiff-zones';
+import type { Bend } from './bend';
 import { blendCorner, buildMitre, leanInto, turnMitred, type MitredRow } from './mitre';
-
-/** How one piece lies on the path. */
-export interface Bend {
-  /** Metres: the station of the piece's x = 0. */
-  readonly station: number;
-  /** Metres along the path per metre of segment. */
-  readonly factor: number;
-  /** Thickness factor across the path, times what the path's points say. */
-  readonly gauge: number;
-  /** Roll at station `rollFrom`, radians, and radians per metre from there on. */
-  readonly roll: number;
-  readonly rollFrom: number;
-  readonly rollPerMetre: number;
-}
 
 /**
  * Writes the bent positions and normals of a piece, flat xyz, from vertex `firstVertex` on; positions from the table's origin. One frame serves

@@ -1,8 +1,8 @@
 import { CURVATURE, FORWARD, FRAME_STRIDE, GAUGE, SIDE, UP, type FrameTable, type Kink } from '../frames/frame-table';
 import { firstAfter } from '../frames/tightness';
 import { MITRE_LIMIT, ON_PLANE_RELATIVE } from '../math/tolerance';
-import { halfWidth, type PreparedSegment } from '../segment/prepare';
-import type { Bend } from './bend-piece';
+import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
+import type { Bend } from './bend';
 
 /** How a row lies to a corner of the path. */
 export interface CornerRow {

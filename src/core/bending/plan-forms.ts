@@ -1,8 +1,9 @@
 import { firstAfter } from '../frames/tightness';
 import { cutOff } from '../segment/cut-off';
 import { openEnds, type SegmentEnd } from '../segment/open-ends';
-import { askedPlanes, evenPlanes, MAX_SLICES } from '../segment/plan-slices';
-import type { PreparedSegment } from '../segment/prepare';
+import { askedPlanes, evenPlanes } from '../segment/plan-slices';
+import { MAX_SLICES } from '../segment/slicing-spec';
+import type { PreparedSegment } from '../segment/prepared-segment';
 import { countSliced, sliceSegment } from '../segment/slice';
 import { splitRows } from '../segment/split-rows';
 import { placeAlong } from '../segment/stiff-zones';

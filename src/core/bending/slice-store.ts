@@ -1,4 +1,4 @@
-import type { PreparedSegment } from '../segment/prepare';
+import type { PreparedSegment } from '../segment/prepared-segment';
 
 /** Bytes of sliced forms that are kept unless it is said otherwise. */
 const MOST_BYTES = 192 * 2 ** 20;

@@ -5,7 +5,7 @@ import type { FrameTable } from '../frames/frame-table';
 import type { Surface } from '../guides/surface';
 import type { Laying } from '../laying/lay';
 import type { LayingRuleName } from '../laying/registry';
-import type { PreparedSegment } from '../segment/prepare';
+import type { PreparedSegment } from '../segment/prepared-segment';
 import type { PrepareSpec } from '../segment/segment-spec';
 
 /** A one-click change that puts a finding right; the project's commands carry it out. */

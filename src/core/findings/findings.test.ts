@@ -1,6 +1,6 @@
 import { buildSupport, reachTowards } from '../segment/support';
 import { makeSegmentMesh } from '../segment/registry';
-import type { PreparedSegment } from '../segment/prepare';
+import type { PreparedSegment } from '../segment/prepared-segment';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
 import type { RunJob } from '../bending/run-spec';
 import type { CurveSpec } from '../curve/registry';

@@ -5,7 +5,7 @@ import { STEEP_ANGLE } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
 import { lay } from '../laying/lay';
 import { longestRow } from '../segment/plan-slices';
-import { halfWidth, type PreparedSegment } from '../segment/prepare';
+import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { makeSegmentMesh } from '../segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
 import { buildSupport } from '../segment/support';

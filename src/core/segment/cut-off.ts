@@ -6,7 +6,7 @@ import type { Mesh } from '../mesh/mesh';
 import { usedVertices } from '../mesh/used-vertices';
 import { closeAt } from './close-at';
 import { endsMatch } from './open-ends';
-import type { PreparedSegment } from './prepare';
+import type { PreparedSegment } from './prepared-segment';
 import { findRows } from './rows';
 import { sliceSegment } from './slice';
 

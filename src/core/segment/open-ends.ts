@@ -1,6 +1,6 @@
 import type { Mesh, Part } from '../mesh/mesh';
 import { usedVertices } from '../mesh/used-vertices';
-import type { PreparedSegment } from './prepare';
+import type { PreparedSegment } from './prepared-segment';
 import { findRows } from './rows';
 
 export type SegmentEnd = 'start' | 'end';

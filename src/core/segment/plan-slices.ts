@@ -1,11 +1,8 @@
 import { assertNever } from '../math/assert-never';
-import type { BendingSpec } from '../bending/bending-spec';
 import { FLARE, GAUGE, TWIST, type FrameTable } from '../frames/frame-table';
 import { curvatureOf, eachFrame } from '../frames/tightness';
-import type { PreparedSegment } from './prepare';
-
-/** Slices along one piece at the most. */
-export const MAX_SLICES = 4096;
+import type { PreparedSegment } from './prepared-segment';
+import { MAX_SLICES, type SlicingSpec } from './slicing-spec';
 
 /**
  * Longest row, in metres along the path, whose chord stays within `tolerance` of the surface at `offset` metres from a path
@@ -24,7 +21,7 @@ export function longestTwistedRow(twistPerMetre: number, offset: number, toleran
 }
 
 /** The planes of slicing that was asked for by hand. */
-export function askedPlanes(slicing: Exclude<BendingSpec['slicing'], { by: 'auto' }>, length: number): Float64Array {
+export function askedPlanes(slicing: Exclude<SlicingSpec, { by: 'auto' }>, length: number): Float64Array {
   switch (slicing.by) {
     case 'rows':
       return evenPlanes(length, slicing.rows);

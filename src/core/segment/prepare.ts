@@ -1,7 +1,7 @@
 import { cross, type Vec3 } from '../math/vec3';
 import { fail, ok, type Result } from '../math/result';
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
-import { boxMiddle, boxOf, boxSize, type Box } from '../mesh/box';
+import { boxMiddle, boxOf, boxSize } from '../mesh/box';
 import type { Mesh } from '../mesh/mesh';
 import { reorderVertices } from '../mesh/reorder';
 import { turnInsideOut } from '../mesh/clean/turn-inside-out';
@@ -10,36 +10,14 @@ import { usedVertices } from '../mesh/used-vertices';
 import { closeAt } from './close-at';
 import { cutBetween } from './cut-off';
 import { axisVector, findAxes, type NamedAxes } from './find-axes';
-import { matchSeams, type SeamFit } from './match-seams';
+import { matchSeams } from './match-seams';
 import { principalAxes, type AxisFrame } from './principal-axes';
 import { endsMatch, withoutEnds } from './open-ends';
+import type { PreparedSegment } from './prepared-segment';
 import { findRows } from './rows';
 import type { PrepareSpec } from './segment-spec';
 import { sliceSegment } from './slice';
 import { mergeZones, type StiffZone } from './stiff-zones';
-
-/** A segment in segment space: +x forward from 0 to its natural length, vertices sorted along x. */
-export interface PreparedSegment {
-  readonly mesh: Mesh;
-  /** Natural length, metres. */
-  readonly length: number;
-  /** The box in segment space. */
-  readonly box: Box;
-  /** First vertex of each row, and the vertex count at the end; vertices of a row share their x. */
-  readonly rows: Uint32Array;
-  readonly axes: NamedAxes;
-  /** Pieces that touch cover each other's flat ends, so that those faces are never seen. */
-  readonly endsMatch: boolean;
-  readonly seam: SeamFit;
-  /** Rows that are the second of two at one x: what lies behind them begins there, at a corner of the path. Absent = none. */
-  readonly corners?: readonly number[];
-  /** Intervals of x that keep their shape, ascending and apart. */
-  readonly stiff: readonly StiffZone[];
-  /** The segment in up to three: a head and a tail that are laid once, and the body between them. Absent = it is all body. */
-  readonly cut?: { readonly head?: PreparedSegment; readonly body: PreparedSegment; readonly tail?: PreparedSegment };
-  /** The mesh's own box in metres, before it was turned and moved. */
-  readonly sourceBox: Box;
-}
 
 /**
  * Turns, scales and moves a mesh into segment space and sorts it along x. Turns and scales are built into the vertices, so that nothing
@@ -152,9 +130,4 @@ function finishEnds(mesh: Mesh, length: number, { ends }: PrepareSpec): Mesh {
   const near = length * ON_PLANE_RELATIVE * 2;
   if (ends === 'close') return usedVertices(closeAt(closeAt(mesh, 0, near, -1), length, near, 1));
   return withoutEnds(mesh, findRows(mesh.positions, length), ['start', 'end']);
-}
-
-/** Greatest distance of the segment's surface from the path, square to it, metres. */
-export function halfWidth({ min, max }: Box): number {
-  return Math.hypot(Math.max(Math.abs(min[1]), Math.abs(max[1])), Math.max(Math.abs(min[2]), Math.abs(max[2])));
 }

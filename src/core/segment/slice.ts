@@ -3,7 +3,7 @@ import type { Mesh, Part } from '../mesh/mesh';
 import { reorderVertices } from '../mesh/reorder';
 import { orderByX } from '../mesh/sort-by-x';
 import { flatPairs, NO_PAIR } from './flat-pairs';
-import type { PreparedSegment } from './prepare';
+import type { PreparedSegment } from './prepared-segment';
 import { findRows } from './rows';
 import { zipChains } from './zip-chains';
 

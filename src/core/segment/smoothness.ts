@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { MakerField } from './maker';
+import type { MakerField } from './maker-field';
 
 /** How finely round things are made: greatest distance of the mesh from the true shape, metres, and a coarse form of it. */
 export const smoothnessShape = {

@@ -1,6 +1,6 @@
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import { reorderVertices } from '../mesh/reorder';
-import type { PreparedSegment } from './prepare';
+import type { PreparedSegment } from './prepared-segment';
 
 /**
  * The segment with its rows at x = `at` (metres, ascending) doubled: what lies before such a row keeps one copy, what lies behind it the

@@ -1,10 +1,15 @@
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
-import type { PreparedSegment } from './prepare';
 
 /** An interval of x that is only carried and turned, metres. */
 export interface StiffZone {
   readonly from: number;
   readonly to: number;
+}
+
+/** A segment as far as its zones go: they ascend and lie apart within its natural length, metres. */
+interface Zoned {
+  readonly stiff: readonly StiffZone[];
+  readonly length: number;
 }
 
 /** The zones in ascending order; those that touch are one. */
@@ -33,7 +38,7 @@ export interface RowPlace {
  * How a piece that is `factor` times as long as its segment shares that out: stiff zones keep their length, the rest makes up for them.
  * Where the zones leave no room for that, all of it stretches alike.
  */
-export function stiffPlaces({ stiff, length }: PreparedSegment, factor: number): (x: number) => RowPlace {
+export function stiffPlaces({ stiff, length }: Zoned, factor: number): (x: number) => RowPlace {
   const { soft, hard } = factorsOf({ stiff, length }, factor);
   const near = length * ON_PLANE_RELATIVE; // rows are places of 32-bit floats
   return (x) => {
@@ -59,14 +64,14 @@ export function stiffPlaces({ stiff, length }: PreparedSegment, factor: number):
 }
 
 /** Laid over natural length outside and inside stiff zones. */
-function factorsOf({ stiff, length }: Pick<PreparedSegment, 'stiff' | 'length'>, factor: number) {
+function factorsOf({ stiff, length }: Zoned, factor: number) {
   const kept = stiff.reduce((sum, { from, to }) => sum + to - from, 0);
   const rest = (factor * length - kept) / (length - kept);
   return length > kept && rest > 0.05 ? { soft: rest, hard: 1 } : { soft: factor, hard: factor };
 }
 
 /** Where along a piece's segment a place of the laid piece lies: x for metres along it. Undefined inside a stiff zone, which has no place for a row. */
-export function placeAlong({ stiff, length }: PreparedSegment, factor: number): (along: number) => number | undefined {
+export function placeAlong({ stiff, length }: Zoned, factor: number): (along: number) => number | undefined {
   const { soft, hard } = factorsOf({ stiff, length }, factor);
   return (along) => {
     let [x, done] = [0, 0];

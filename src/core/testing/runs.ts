@@ -12,7 +12,8 @@ import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import { NO_VARIATION } from '../laying/variation';
 import type { Result } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
-import { prepareSegment, type PreparedSegment } from '../segment/prepare';
+import { prepareSegment } from '../segment/prepare';
+import type { PreparedSegment } from '../segment/prepared-segment';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
 
 /** The value of a result; throws what its problems are. */

@@ -3,7 +3,7 @@
 import { Box, Typography } from '@mui/material';
 import { bendTolerance } from '../../core/bending/bending-spec';
 import { FRAME_RULES } from '../../core/frames/registry';
-import { halfWidth } from '../../core/segment/prepare';
+import { halfWidth } from '../../core/segment/prepared-segment';
 import { setStep } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';

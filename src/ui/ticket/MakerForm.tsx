@@ -1,7 +1,8 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import type { MakerField, MakerFigure } from '../../core/segment/maker';
+import type { MakerFigure } from '../../core/segment/maker';
+import type { MakerField } from '../../core/segment/maker-field';
 import { maker, toDrawn, type MakerSpec } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
 import type { Segment } from '../../project/schema';

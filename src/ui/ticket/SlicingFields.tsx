@@ -6,7 +6,7 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { ListField } from '../fields/ListField';
 import { NumberField } from '../fields/NumberField';
 import { whole } from '../format';
-import { SLICING_STARTS } from '../../core/bending/bending-spec';
+import { SLICING_STARTS } from '../../core/segment/slicing-spec';
 import type { SlicingCounts } from '../../engine/slicing-counts';
 import type { RunResult } from '../state/results-store';
 

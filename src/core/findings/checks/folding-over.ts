@@ -1,7 +1,7 @@
 import { FRAME_STRIDE, GAUGE, SIDE, UP, CURVATURE } from '../../frames/frame-table';
 import { curvatureOf, eachFrame } from '../../frames/tightness';
 import { CREASE_ANGLE } from '../../math/tolerance';
-import { halfWidth } from '../../segment/prepare';
+import { halfWidth } from '../../segment/prepared-segment';
 import { reachTowards } from '../../segment/support';
 import { defineCheck, type CheckInput, type Finding } from '../finding';
 

@@ -1,5 +1,5 @@
 import { bendTolerance } from '../../bending/bending-spec';
-import { halfWidth } from '../../segment/prepare';
+import { halfWidth } from '../../segment/prepared-segment';
 import { defineCheck } from '../finding';
 
 /** A path or piece with more bends than there may be samples or rows. Facts: `off`, what the run may be off by, and `wanted`, metres. */

@@ -1,6 +1,6 @@
 import { bendTolerance } from '../../bending/bending-spec';
 import { askedPlanes, longestAsked, neededRow, ownRow } from '../../segment/plan-slices';
-import { halfWidth } from '../../segment/prepare';
+import { halfWidth } from '../../segment/prepared-segment';
 import { defineCheck } from '../finding';
 
 /**

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { paint } from '../colour';
 import { toSection } from '../cross-section';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
-import { defineMaker, metresField } from '../maker';
+import { defineMaker } from '../maker';
+import { metresField } from '../maker-field';
 
 const MATERIALS = [paint('Cast stone', '#c4b9a4', 0.9), paint('Wet channel', '#59605f', 0.35)];
 

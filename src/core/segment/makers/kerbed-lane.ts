@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { paint } from '../colour';
 import { toSection } from '../cross-section';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
-import { defineMaker, metresField } from '../maker';
+import { defineMaker } from '../maker';
+import { metresField } from '../maker-field';
 
 const MATERIALS = [
   paint('Asphalt', '#64676b', 0.93),

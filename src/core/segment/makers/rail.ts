@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { paint } from '../colour';
 import { toOutline, type CrossSection } from '../cross-section';
 import { extrudeOutline } from '../extrude';
-import { defineMaker, metresField } from '../maker';
+import { defineMaker } from '../maker';
+import { metresField } from '../maker-field';
 import { SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 
 const schema = z.strictObject({

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
-import { countField, defineMaker, metresField, type MakerField, windingField } from '../maker';
+import { defineMaker } from '../maker';
+import { countField, metresField, type MakerField, windingField } from '../maker-field';
 import { layAngle, solveRope, strandLength, withLayAngle, type RopeSizes } from '../rope/rope-geometry';
 import { addStrands } from '../rope/add-strands';
 import { straightLine } from '../shapes/line';

@@ -5,7 +5,8 @@ import { creaseNormals } from '../../mesh/clean/crease-normals';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import type { Mesh } from '../../mesh/mesh';
 import { paint } from '../colour';
-import { countField, defineMaker, metresField } from '../maker';
+import { defineMaker } from '../maker';
+import { countField, metresField } from '../maker-field';
 
 const schema = z.strictObject({
   kind: z.literal('scannedLog'),

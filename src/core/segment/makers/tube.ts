@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint } from '../extrude';
-import { countField, defineMaker, metresField } from '../maker';
+import { defineMaker } from '../maker';
+import { countField, metresField } from '../maker-field';
 
 /** A round bar or hose about the path. */
 export const tube = defineMaker({

@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint, toHex } from '../colour';
 import type { SectionCorner } from '../cross-section';
-import { countField, defineMaker, metresField, type TurnedOutline } from '../maker';
+import { defineMaker, type TurnedOutline } from '../maker';
+import { countField, metresField } from '../maker-field';
 import { revolveProfile, type ProfilePoint } from '../shapes/revolve';
 import { arcSteps, circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
-import { countField, defineMaker, metresField, windingField } from '../maker';
+import { defineMaker } from '../maker';
+import { countField, metresField, windingField } from '../maker-field';
 import { packCords, type PackedCord } from '../rope/pack-cords';
 import { helixAround, straightLine } from '../shapes/line';
 import { sweepRows } from '../shapes/sweep';
