@@ -51,7 +51,7 @@ export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
       }
       tightness!.push(tightnessOf(checked, frames, at, station));
     },
-    length * FARTHEST,
+    { most: length * FARTHEST, peaks: true },
   );
   return {
     ...{ length, planLength, closed, endTwist, pointStations },

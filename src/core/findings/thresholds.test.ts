@@ -1,5 +1,6 @@
 import type { RunJob } from '../bending/run-spec';
 import { bendTolerance } from '../bending/bending-spec';
+import type { Curve } from '../curve/curve';
 import type { CurveSpec } from '../curve/registry';
 import { STEEP_ANGLE } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
@@ -9,7 +10,7 @@ import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { makeSegmentMesh } from '../segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
 import { buildSupport } from '../segment/support';
-import { pathOf } from '../testing/curves';
+import { ellipse, pathOf } from '../testing/curves';
 import { compiled, jobOf, prepared, tableOf, unwrap } from '../testing/runs';
 import { ball } from '../testing/surfaces';
 import type { CheckName } from './registry';
@@ -17,6 +18,8 @@ import { findAll } from './registry';
 import type { CheckInput, Finding } from './finding';
 
 interface Given {
+  /** In place of the path's own. */
+  readonly curve?: Curve;
   readonly segment?: PreparedSegment;
   readonly job?: Parameters<typeof jobOf>[0];
   readonly input?: Partial<CheckInput>;
@@ -29,14 +32,15 @@ const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: 1, thi
 
 function find(
   path: CurveSpec,
-  { segment = plank, job = {}, input = {}, prepare = {} }: Given = {},
+  { curve, segment = plank, job = {}, input = {}, prepare = {} }: Given = {},
 ): readonly Finding[] {
   const whole: RunJob = jobOf({
     laying: { rule: 'fillStretch', ...job.laying },
     bending: { ...upright, ...job.bending },
   });
   const tolerance = bendTolerance(whole.bending, halfWidth(segment.box)) / 16;
-  const table = tableOf(compiled(path), whole.bending.frames.rule, { tolerance, points: path.points });
+  const { rule, up } = whole.bending.frames;
+  const table = tableOf(curve ?? compiled(path), rule, { tolerance, ...(!curve && { points: path.points }) }, [...up]);
   const laying = unwrap(lay(whole.laying, segment.length, table.length, table.closed));
   const support = buildSupport(segment.mesh.positions);
   return findAll({
@@ -59,7 +63,7 @@ describe('tighter than the segment can bear', () => {
     { name: 'lying flat', job: {}, reach: reachSide },
     { name: 'rolled upright', job: { bending: { roll: Math.PI / 2 } }, reach: reachUp },
     { name: 'twice as thick', job: { bending: { gauge: 2 } }, reach: 2 * reachSide },
-    { name: 'stretched', job: { laying: { rule: 'byCount', count: 30 } as const }, reach: reachSide },
+    { name: 'stretched', job: { laying: { rule: 'onePiece' } as const }, reach: reachSide },
   ])('begins at the reach of the section: $name', ({ job, reach }) => {
     expect(has('foldingOver', bend(reach * 0.99), { job })).toBe(true);
     expect(has('foldingOver', bend(reach * 1.01), { job })).toBe(false);
@@ -81,6 +85,16 @@ describe('tighter than the segment can bear', () => {
       1,
     );
     expect(has('foldingOver', zigzag, { job: { laying: { to: 30 } } })).toBe(false);
+  });
+
+  // An ellipse is sharpest at the ends of its long axis, where the radius is b² / a (elementary).
+  it('sees the sharpest place of a bend between two samples', () => {
+    const curve = ellipse(10, 3.1, 1.1);
+    const bending = { frames: { rule: 'upright' as const, up: [0, 0, 1] as [number, number, number] } };
+    const wide = (share: number) =>
+      prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: (2 * share * 3.1 ** 2) / 10, thickness: 0.1 }));
+    expect(find(LINE, { curve, segment: wide(1.001), job: { bending } }).filter(({ check }) => check === 'foldingOver')).toHaveLength(2); // prettier-ignore
+    expect(has('foldingOver', LINE, { curve, segment: wide(0.999), job: { bending } })).toBe(false);
   });
 
   it('sees a bend that lies within a reach shorter than its samples are apart', () => {
@@ -107,6 +121,14 @@ describe('too near to a guide', () => {
     expect(near(reach - 0.5, null, job)).toHaveLength(0);
   });
 
+  // 12 m with a turn and a half, from lying: over the ball, in the middle, three quarters of a turn have it on edge.
+  it('minds that a run which turns as it goes is on edge there', () => {
+    const turned = { bending: { turns: 1.5 } };
+    expect(near(reachSide + 0.2 - 0.003, 0.2, turned)).toHaveLength(1);
+    expect(near(reachSide + 0.2 + 0.003, 0.2, turned)).toHaveLength(0);
+    expect(near(reachSide + 0.2 - 0.003, 0.2)).toHaveLength(0);
+  });
+
   it('is found on a straight leg of two samples, and twice where the path comes back', () => {
     const y = 0.9 + reachDown;
     const back = pathOf('straight', [[-6, y, 0], [6, y, 0], [6, y, 6], [-6, y, 6], [-6, y, 0.2], [6, y, 0.2]]); // prettier-ignore
@@ -115,21 +137,43 @@ describe('too near to a guide', () => {
 });
 
 describe('too few rows', () => {
-  // Sagitta of a chord at the outer edge (elementary), and rows that are as long as the piece by its stretch.
+  const rowsOf = (rows: number, bending: Partial<RunJob['bending']>, laying: Partial<RunJob['laying']> = {}) => ({
+    laying,
+    bending: { slicing: { by: 'rows' as const, rows }, tolerance: 0.01, ...bending },
+  });
+  const long = 40 + 40 - 2 * 6 + (Math.PI / 2) * 6;
+  const longPlank = prepared(makeSegmentMesh({ kind: 'plank', length: 100, width: 1, thickness: 0.1 }));
+  const [filled, single] = [{ rule: 'fillStretch' }, { rule: 'onePiece' }] as const;
+
+  // Sagitta of a chord at the outer edge (elementary); rows are as long as the piece is laid.
   it.each([
-    { name: 'as it is', count: 0, gauge: 1 },
-    { name: 'thicker', count: 0, gauge: 1.5 },
-  ])('begins where a row’s chord leaves the bend by the tolerance: $name', ({ gauge }) => {
-    const tolerance = 0.01;
-    const row = longestRow(1 / 6, half * gauge, tolerance);
-    const rows = (more: number) => ({ slicing: { by: 'spacing' as const, spacing: row * more }, tolerance, gauge });
-    const path = bend(6);
-    const job = (more: number) => ({ laying: { rule: 'fillStretch' as const }, bending: rows(more) });
-    // Spacing parts the segment into whole rows: those are what counts.
-    const inside = Math.ceil(plank.length / (row * 0.97) - 1e-9);
-    expect(plank.length / inside).toBeLessThan(row);
-    expect(has('tooFewRows', path, { job: job(0.97) })).toBe(false);
-    expect(has('tooFewRows', path, { job: { bending: { slicing: { by: 'rows', rows: Math.floor(plank.length / (row * 1.01)) }, tolerance, gauge } } })).toBe(true); // prettier-ignore
+    { name: 'as it is', laid: long / 39, laying: filled, bending: {} },
+    { name: 'thicker', laid: long / 39, laying: filled, bending: { gauge: 1.5 } },
+    { name: 'rolled', laid: long / 39, laying: filled, bending: { roll: 1 } },
+    { name: 'stretched', laid: long, laying: single, bending: {} },
+    { name: 'pressed', laid: long, laying: single, bending: {}, segment: longPlank },
+  ])('begins where a row’s chord leaves the bend by the tolerance: $name', ({ laid, laying, bending, segment }) => {
+    const enough = Math.ceil(laid / longestRow(1 / 6, half * (bending.gauge ?? 1), 0.01));
+    expect(enough).toBeGreaterThan(1);
+    const given = (rows: number) => ({ job: rowsOf(rows, bending, laying), ...(segment && { segment }) });
+    expect(has('tooFewRows', bend(6), given(enough))).toBe(false);
+    expect(has('tooFewRows', bend(6), given(enough - 1))).toBe(true);
+  });
+
+  // A straight edge at distance r on a surface that twists by w a metre leaves it by r (1 - cos(w l / 2)) in the middle of l metres.
+  it('begins where a row of a turned run leaves the twisted surface by the tolerance', () => {
+    const twist = (2 * Math.PI * 3) / 10;
+    const enough = Math.ceil(2 / ((2 * Math.acos(1 - 0.01 / half)) / twist));
+    expect(enough).toBeGreaterThan(2);
+    expect(has('tooFewRows', LINE, { job: rowsOf(enough, { turns: 3 }) })).toBe(false);
+    expect(has('tooFewRows', LINE, { job: rowsOf(enough - 1, { turns: 3 }) })).toBe(true);
+  });
+
+  it('is told of for two bends by two findings', () => {
+    const two = pathOf('straight', [[0, 0, 0], [40, 0, 0], [40, 0, 40], [80, 0, 40]], false, 6); // prettier-ignore
+    const found = find(two, { job: rowsOf(1, {}) }).filter(({ check }) => check === 'tooFewRows');
+    expect(found).toHaveLength(2);
+    expect(found[1]!.at!.from - found[0]!.at!.to).toBeGreaterThan(15);
   });
 
   it('tells of a corner under a piece that has no row for it, and not where pieces meet', () => {

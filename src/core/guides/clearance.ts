@@ -67,7 +67,7 @@ export function tooNear(
         isOpen = true;
       }
     },
-    spacing,
+    { most: spacing },
   );
   return found;
 }

@@ -30,13 +30,14 @@ export function helix(r: number, c: number, turns: number): Curve {
   );
 }
 
-/** (a cos t, b sin t, 0), once round. */
-export function ellipse(a: number, b: number): Curve {
+/** (a cos t, b sin t, 0), once round from t = `start`. */
+export function ellipse(a: number, b: number, start = 0): Curve {
   const w = 2 * Math.PI;
+  const t = (u: number) => start + w * u;
   return curveFrom(
-    (u) => [a * Math.cos(w * u), b * Math.sin(w * u), 0],
-    (u) => [-a * w * Math.sin(w * u), b * w * Math.cos(w * u), 0],
-    (u) => [-a * w * w * Math.cos(w * u), -b * w * w * Math.sin(w * u), 0],
+    (u) => [a * Math.cos(t(u)), b * Math.sin(t(u)), 0],
+    (u) => [-a * w * Math.sin(t(u)), b * w * Math.cos(t(u)), 0],
+    (u) => [-a * w * w * Math.cos(t(u)), -b * w * w * Math.sin(t(u)), 0],
     true,
   );
 }

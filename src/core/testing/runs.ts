@@ -31,7 +31,7 @@ export const tableOf = (
   up: [number, number, number] = [0, 1, 0],
 ): FrameTable => buildFrameTable(buildArcTable(curve), { rule, up }, options);
 
-/** A table whose frames are given at `intervals` + 1 even stations, whatever spans it has. */
+/** A table whose frames are given at `intervals` + 1 even stations of one span, whatever spans it has. */
 export function evenTable(
   curve: Curve,
   rule: FrameRuleName,
@@ -42,11 +42,18 @@ export function evenTable(
   const { intervals } = options;
   const frames = new Float64Array((intervals + 1) * FRAME_STRIDE);
   const places = evenPlaces(buildArcTable(curve), intervals);
+  const step = table.length / intervals;
+  const stations = Float64Array.from({ length: intervals + 1 }, (_, i) => (i < intervals ? i * step : table.length));
   for (let i = 0; i <= intervals; i++) {
-    fillFrame(frames, i * FRAME_STRIDE, table, (table.length * i) / intervals, i === intervals);
+    fillFrame(frames, i * FRAME_STRIDE, table, stations[i]!, i === intervals);
     frames.set(places.subarray(i * 3, i * 3 + 3), i * FRAME_STRIDE);
   }
-  return { ...table, frames, intervals, step: table.length / intervals };
+  const [starts, params, firsts] = [
+    Float64Array.of(0, table.length),
+    Float64Array.of(0, 1),
+    Uint32Array.of(0, intervals + 1),
+  ];
+  return { ...table, spans: { starts, params, firsts }, stations, frames, intervals, step };
 }
 
 export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): PreparedSegment =>

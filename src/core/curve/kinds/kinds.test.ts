@@ -135,7 +135,7 @@ describe('straight legs', () => {
       false,
       3,
     );
-    const table = evenTable(compiled(spec), 'upright', { intervals: 2000 });
+    const table = tableOf(compiled(spec), 'upright', { intervals: 2000 });
     expect(tightest(table).radius).toBeCloseTo(3, 9);
     expect(table.kinks).toHaveLength(0);
     expect(table.pointStations[1]).toBeCloseTo(7 + (3 * Math.PI) / 4, 9);
@@ -176,7 +176,7 @@ describe('straight legs', () => {
       expect(asked).toBe(5);
       expect(used).toBeCloseTo(2, 9); // two right angles share a leg of 4 m
     }
-    expect(tightest(evenTable(compiled(spec), 'upright', { intervals: 4000 })).radius).toBeCloseTo(2, 9);
+    expect(tightest(tableOf(compiled(spec), 'upright', { intervals: 4000 })).radius).toBeCloseTo(2, 9);
   });
 
   it('leave a corner without radius sharp, and the frame table knows where', () => {

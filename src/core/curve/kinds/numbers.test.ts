@@ -161,7 +161,7 @@ describe('eased corners', () => {
     expect(x - start).toBeCloseTo(59.62608350577537, 8);
     expect(z).toBeCloseTo(4.977722912225698, 8);
     expect(table.length).toBeCloseTo(2 * start + 2 * 60 + 120 * (turn - 0.5), 8);
-    const frames = evenTable(compiled(spec), 'upright', { intervals: 4000 });
+    const frames = tableOf(compiled(spec), 'upright', { intervals: 4000 });
     expect(tightest(frames).radius).toBeCloseTo(120, 6);
     expect(frames.kinks).toHaveLength(0);
   });
@@ -172,7 +172,7 @@ describe('eased corners', () => {
       closed: false,
       points: [{ position: [0, 0, 0] }, { position: [10, 0, 0], radius: 50 }, { position: [10, 0, 10] }],
     };
-    const { radius } = tightest(evenTable(compiled(spec), 'upright', { intervals: 2000 }));
+    const { radius } = tightest(tableOf(compiled(spec), 'upright', { intervals: 2000 }));
     expect(radius).toBeLessThan(10);
     expect(at(spec, 1)).toEqual([10, 0, 10].map((c) => expect.closeTo(c, 9)));
   });
@@ -375,11 +375,11 @@ describe('sample roads', () => {
     { speed: 100, R: 394 },
   ])('round a right angle at $speed km/h have the radius of $R m, all along their arc', ({ R }) => {
     const road = pathOf('straight', [[0, 0, 0], [2 * R, 0, 0], [2 * R, 0, 2 * R]], false, R); // prettier-ignore
-    const table = evenTable(compiled(road), 'upright', { intervals: 4000 });
+    const table = tableOf(compiled(road), 'upright', { intervals: 4000 });
     expect(tightest(table).radius / R).toBeCloseTo(1, 9);
     expect(table.length).toBeCloseTo(2 * R + (Math.PI / 2) * R, 6);
     // Eased by clothoids, a road is nowhere tighter than that.
-    const eased = evenTable(compiled({ ...road, kind: 'eased' }), 'upright', { intervals: 4000 });
+    const eased = tableOf(compiled({ ...road, kind: 'eased' }), 'upright', { intervals: 4000 });
     expect(tightest(eased).radius).toBeGreaterThan(R * (1 - 1e-6));
     expect(eased.kinks).toEqual([]);
   });

@@ -36,7 +36,7 @@ export const foldingOver = defineCheck({
     const { from, to } = laying.reach;
     const found: { from: number; to: number; station: number; most: number; radius: number; needed: number }[] = [];
     let isOpen = false;
-    eachFrame(table, from, to, (frames, at, station) => {
+    const look = (frames: Float64Array, at: number, station: number) => {
       const tightness = tightnessOf(input, frames, at, station);
       if (tightness < 1) {
         isOpen = false;
@@ -48,7 +48,8 @@ export const foldingOver = defineCheck({
       if (!isOpen || !last) found.push(here);
       else Object.assign(last, tightness > last.most ? { ...here, from: last.from } : { to: station });
       isOpen = true;
-    });
+    };
+    eachFrame(table, from, to, look, { peaks: true });
     const smooth = found.length;
     let at = 0;
     for (const { station, angle, before, after } of table.kinks) {

@@ -1,11 +1,12 @@
 import { bendTolerance } from '../../bending/bending-spec';
+import type { FrameTable } from '../../frames/frame-table';
 import { askedPlanes, longestAsked, neededRow, ownRow } from '../../segment/plan-slices';
 import { halfWidth } from '../../segment/prepared-segment';
-import { defineCheck } from '../finding';
+import { defineCheck, type Finding } from '../finding';
 
 /**
- * Rows too far apart for the tightest bend under a piece. Facts: `row`, the longest row there is, and `needed`, the longest
- * that the bend bears, both in metres along the path.
+ * Rows too far apart for the bends under a piece; pieces one after the other make up one place. Facts: `row`, the longest row there is, and
+ * `needed`, the longest that the tightest bend there bears, both in metres along the path.
  */
 export const tooFewRows = defineCheck({
   kind: 'tooFewRows',
@@ -14,31 +15,38 @@ export const tooFewRows = defineCheck({
     if (slicing.by === 'auto') return [];
     const half = halfWidth(segment.box);
     const { from, to } = laying.reach;
-    const bend = {
-      offset: half * gauge,
-      tolerance: bendTolerance(job.bending, half),
-      twist: (2 * Math.PI * turns) / (to - from),
-    };
-    const own = ownRow(segment);
-    const inSegment = longestAsked(own, askedPlanes(slicing, segment.length), segment.length);
-    const row = inSegment * laying.stretch;
-    let worst = { needed: Infinity, from: 0, to: 0 };
-    // Over a corner a chord cuts off half its length times the sine of half the turn; other ways of slicing put a row there.
-    if (slicing.by === 'off') {
-      for (const { station, angle } of table.kinks) {
-        const over = laying.placements.find(
-          (p) => p.station < station - row * 1e-3 && p.station + p.length > station + row * 1e-3,
-        );
-        const needed = (2 * bend.tolerance) / Math.sin(angle / 2);
-        if (over && needed < worst.needed) worst = { needed, from: over.station, to: over.station + over.length };
-      }
-    }
+    const tolerance = bendTolerance(job.bending, half);
+    const bend = { offset: half * gauge, tolerance, twist: (2 * Math.PI * turns) / (to - from) };
+    const planes = askedPlanes(slicing, segment.length);
+    const row = longestAsked(ownRow(segment), planes, segment.length) * laying.stretch;
+    // Other ways of slicing put a row at every corner.
+    const corners = slicing.by === 'off' ? cornerRows(table, tolerance) : [];
+    const found: { from: number; to: number; station: number; needed: number }[] = [];
+    let isOpen = false;
+    let next = 0;
     for (const { station, length } of laying.placements) {
-      const needed = neededRow(table, station, station + length, bend);
-      if (needed < worst.needed) worst = { needed, from: station, to: station + length };
+      const end = station + length;
+      let needed = neededRow(table, station, end, bend);
+      while (next < corners.length && corners[next]!.station <= station + row * MEETS) next++;
+      for (; next < corners.length && corners[next]!.station < end - row * MEETS; next++)
+        needed = Math.min(needed, corners[next]!.needed);
+      const last = found[found.length - 1];
+      const isWrong = row > needed * 1.001;
+      const here = { from: station, to: end, station: station + length / 2, needed };
+      if (isWrong && isOpen && last)
+        Object.assign(last, needed < last.needed ? { ...here, from: last.from } : { to: end });
+      else if (isWrong) found.push(here);
+      isOpen = isWrong;
     }
-    if (row <= worst.needed * 1.001) return [];
-    const at = { from: worst.from, to: worst.to, station: (worst.from + worst.to) / 2 };
-    return [{ check: 'tooFewRows', at, facts: { row, needed: worst.needed }, remedy: { kind: 'sliceAsNeeded' } }];
+    return found.map(({ needed, ...at }): Finding => {
+      return { check: 'tooFewRows', at, facts: { row, needed }, remedy: { kind: 'sliceAsNeeded' } };
+    });
   },
 });
+
+/** A corner this near to where pieces meet, as a share of a row, has a row there. */
+const MEETS = 1e-3;
+
+/** The longest row that each corner bears: over it a chord cuts off half its length times the sine of half the turn. */
+const cornerRows = ({ kinks }: FrameTable, tolerance: number) =>
+  kinks.map(({ station, angle }) => ({ station, needed: (2 * tolerance) / Math.sin(angle / 2) }));
