@@ -16,6 +16,7 @@ import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import { deviation } from '../core/curve/edit/deviation';
 import { manifoldOf } from '../core/testing/manifold';
 import { pathOf } from '../core/testing/curves';
+import { toPolyline } from '../core/testing/distances';
 import { compiled, unwrap } from '../core/testing/runs';
 import { buildRunMesh } from '../core/bending/build-run';
 import { TRACED } from '../project/samples/landing-paths';
@@ -267,13 +268,8 @@ it('the demo’s handrail follows the upper edge of the stair’s string, as tra
   const run = project.runs.find(({ id }) => id === 'stair-string-run')!;
   const { plan, table, ready } = unwrap(await new Deriver(async () => fail('asset.missing')).derive(unwrap(sourceOf(project, run)), null)); // prettier-ignore
   const chains = edgeChains(buildRunMesh(plan, table, ready.prepared.mesh), Math.PI / 6);
-  const off = ({ points }: EdgeChain) =>
-    Math.max(
-      ...TRACED.map((place) =>
-        Math.min(...points.map((p) => Math.hypot(p[0] - place[0], p[1] - place[1], p[2] - place[2]))),
-      ),
-    );
-  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.03); // the chain’s own corners are some cm apart
+  const off = ({ points }: EdgeChain) => Math.max(...TRACED.map((place) => toPolyline(place, points)));
+  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.005);
 });
 
 describe('a guide that is turned about two axes', () => {

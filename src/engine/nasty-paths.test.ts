@@ -1,12 +1,13 @@
 import { WebIO } from '@gltf-transform/core';
 import type { CurveSpec } from '../core/curve/registry';
-import { distance, dot, length, lerp, normalize, scale, sub, type Vec3 } from '../core/math/vec3';
+import { distance, dot, type Vec3 } from '../core/math/vec3';
 import { isClosed } from '../core/mesh/is-closed';
 import { volume } from '../core/mesh/measure';
 import type { MakerSpec } from '../core/segment/registry';
 import { FRAME_RULES } from '../core/frames/registry';
 import { unwrap } from '../core/testing/runs';
 import { pathOf } from '../core/testing/curves';
+import { toLine, toPolyline } from '../core/testing/distances';
 import { JOB_DEFAULTS, MADE_PREPARE } from '../project/defaults';
 import { emptyProject, type Project, type Run } from '../project/schema';
 import { bakeFiles, loadFrom } from './bake';
@@ -69,18 +70,6 @@ const plank = (width: number, thickness: number, long = 2): MakerSpec => ({
 });
 const leastTwist = { frames: { rule: 'leastTwist', up: [0, 1, 0] as [number, number, number] } } as const;
 
-function toSegment(p: Vec3, a: Vec3, b: Vec3): number {
-  const d = sub(b, a);
-  const t = Math.min(Math.max(dot(sub(p, a), d) / (dot(d, d) || 1), 0), 1);
-  return distance(p, lerp(a, b, t));
-}
-const toLine = (p: Vec3, a: Vec3, b: Vec3): number => {
-  const d = normalize(sub(b, a));
-  const r = sub(p, a);
-  return length(sub(r, scale(d, dot(r, d))));
-};
-const toPolyline = (p: Vec3, line: readonly Vec3[]): number =>
-  Math.min(...line.slice(1).map((b, i) => toSegment(p, line[i]!, b)));
 const lengthOf = (line: readonly Vec3[]): number => line.slice(1).reduce((sum, b, i) => sum + distance(line[i]!, b), 0);
 const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b), Infinity);
 const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), -Infinity);
@@ -143,34 +132,12 @@ describe('sharp corners', () => {
     expect(outer).toBeLessThan(0.0006);
   });
 
-  it.each([
-    {
-      name: 'straight back',
-      line: [
-        [0, 0, 0],
-        [5, 0, 0],
-        [0, 0, 0],
-      ] as Vec3[],
-    },
-    {
-      name: 'back and on',
-      line: [
-        [0, 0, 0],
-        [5, 0, 0],
-        [2, 0, 0],
-        [2, 0, 4],
-      ] as Vec3[],
-    },
-    {
-      name: 'back in space',
-      line: [
-        [0, 0, 0],
-        [1, 2, 3],
-        [0, 0, 0],
-        [3, 1, 0],
-      ] as Vec3[],
-    },
-  ])('are numbers, and told of, where a path folds back on itself: $name', async ({ line }) => {
+  const FOLDS: Record<string, Vec3[]> = {
+    'straight back': [[0, 0, 0], [5, 0, 0], [0, 0, 0]], // prettier-ignore
+    'back and on': [[0, 0, 0], [5, 0, 0], [2, 0, 0], [2, 0, 4]], // prettier-ignore
+    'back in space': [[0, 0, 0], [1, 2, 3], [0, 0, 0], [3, 1, 0]], // prettier-ignore
+  };
+  it.each(Object.entries(FOLDS))('are numbers, and told of, where a path folds back on itself: %s', async (_, line) => {
     for (const rule of ['upright', 'leastTwist', 'faceBend'] as const) {
       for (const spec of [tube(0.1), plank(0.3, 0.04)]) {
         const { places, report } = await bake(pathOf('straight', line), spec, {
@@ -204,6 +171,28 @@ describe('what points say', () => {
       expect(most(places.map(([, y, z]) => Math.hypot(y, z)))).toBeCloseTo(0.2, 3);
       const before = places.filter(([x]) => x < 19.9);
       expect(most(before.map(([, y, z]) => Math.hypot(y, z)))).toBeCloseTo(0.01, 5);
+    }
+  });
+
+  // Level on either side, so that the blend is 3 t² - 2 t³ of the logarithm on both flanks (Fritsch & Carlson: no slope at an extreme).
+  it('is as thick in between as its blend says: gauge of 1, 12 and 1 within 9 m of 55 m', async () => {
+    const curve: CurveSpec = {
+      kind: 'straight',
+      closed: false,
+      points: [0, 23, 27.5, 32, 55].map((x) => ({ position: [x, 0, 0], gauge: x === 27.5 ? 12 : 1 })),
+    };
+    const wanted = (x: number) => {
+      const t = Math.min(Math.max(1 - Math.abs(x - 27.5) / 4.5, 0), 1);
+      return 0.02 * 12 ** (3 * t * t - 2 * t * t * t);
+    };
+    for (const rule of ['onePiece', 'fillStretch'] as const) {
+      const { places } = await bake(curve, tube(0.02), { laying: { rule } });
+      const off = places.flatMap(([x, y, z]) => {
+        const r = Math.hypot(y, z);
+        return r > 0.01 ? [Math.abs(r / wanted(x) - 1)] : []; // without the middles of the ends
+      });
+      expect(most(off)).toBeLessThan(2e-3);
+      expect(most(places.map(([, y, z]) => Math.hypot(y, z)))).toBeCloseTo(0.24, 4);
     }
   });
 
@@ -345,7 +334,7 @@ describe('a wave that faces its bends', () => {
   it.each([4, 8, 12, 16])('looks inwards at the middle of each of %d bends, and does not wind up', async (bends) => {
     const points = Array.from({ length: bends * 8 + 1 }, (_, i): Vec3 => [i / 4, 0, Math.sin((Math.PI * i) / 8)]);
     const bending = { frames: { rule: 'faceBend', up: [0, 1, 0] as [number, number, number] } } as const;
-    const { report } = await bake(pathOf('smooth', points), plank(0.1, 0.02, 0.5), { bending }, bends * 64 + 1);
+    const { report, places } = await bake(pathOf('smooth', points), plank(0.1, 0.02, 0.5), { bending }, bends * 64 + 1);
     expect(Math.abs(report.twist.total)).toBeLessThan(4);
     for (let bend = 0; bend < bends; bend++) {
       const middle = bend * 2 + 1;
@@ -354,6 +343,11 @@ describe('a wave that faces its bends', () => {
       );
       // Outwards along z where the wave is there: in is towards its axis.
       expect(frame.up[2]! * -Math.sign(frame.position[2]!)).toBeGreaterThan(0.95);
+      // In the file the plank stands on edge there: as high as it is wide, and no wider than it is thick.
+      const there = places.filter(([x]) => Math.abs(x - middle) < 0.2);
+      expect(there.length).toBeGreaterThan(7);
+      expect(most(there.map(([, y]) => y)) - least(there.map(([, y]) => y))).toBeCloseTo(0.1, 3);
+      for (const [x, , z] of there) expect(Math.abs(z - Math.sin((Math.PI * x) / 2))).toBeLessThan(0.025);
     }
   });
 });
