@@ -49,6 +49,17 @@ describe('bakeProject', () => {
     expect(isClosed(rope.mesh)).toBe(true); // 37 pieces, and no seam between them
   });
 
+  it('makes guides far away near themselves too', async () => {
+    const landing = saltgrassLanding();
+    const [first] = landing.guides;
+    const far = { ...first!, name: 'Far', position: [1e6, 3, -999_999.7] as const };
+    const { scene } = unwrap(await bakeProject({ ...landing, guides: [first!, far] }, deriver(), { guides: true }));
+    const [near, away] = scene.slice(-2).map(({ mesh }) => mesh.positions);
+    expect(scene.at(-1)).toMatchObject({ name: 'Far', origin: [1e6, 3, -999_999.7] });
+    const [px, py, pz] = first!.position;
+    away!.forEach((v, i) => expect(Math.abs(v + [px, py, pz][i % 3]! - near![i]!)).toBeLessThan(1e-5));
+  });
+
   it('fills the path with a coil, whatever its length', async () => {
     const landing = saltgrassLanding();
     const [cord] = unwrap(await bakeProject(landing, deriver(), { run: 'Lamp cord' })).reports;

@@ -1,11 +1,12 @@
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { PLAIN_MATERIAL, type Material } from '../core/mesh/mesh';
+import { NEAR_ORIGIN } from '../core/math/tolerance';
 import { fail, ok, type Problem, type Result } from '../core/math/result';
 import type { MeshFormat, NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
-import type { Project } from '../project/schema';
+import type { Guide, Project } from '../project/schema';
 import type { Deriver } from './derive';
 import { sourceOf, type LoadAsset } from './derive';
 import { buildReport, type ReportOptions, type RunReport } from './report';
@@ -73,17 +74,22 @@ export async function bakeProject(
 
 async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMesh[]> {
   const visible = project.guides.filter((guide) => guide.visible);
-  const built = await Promise.all(visible.map((guide) => deriver.guides.get(guide)));
+  const built = await Promise.all(
+    visible.map((guide) => deriver.guides.get(isFar(guide) ? { ...guide, position: [0, 0, 0] } : guide)),
+  );
   return built.flatMap((guide, i) => {
     if (!guide.ok) return [];
     const { positions, normals, indices } = guide.value.mesh;
     const uvs = new Float32Array((positions.length / 3) * 2);
     const parts = [{ name: 'Guide', material: 0, start: 0, count: indices.length }];
-    return [
-      { name: visible[i]!.name, mesh: { positions, normals, uvs, indices, parts, materials: [PALE], images: [] } },
-    ];
+    const mesh = { positions, normals, uvs, indices, parts, materials: [PALE], images: [] };
+    const { name, position } = visible[i]!;
+    return [{ name, mesh, ...(isFar(visible[i]!) && { origin: position }) }];
   });
 }
+
+/** Whether a guide's mesh has to count from the guide itself, as those of far runs do. */
+const isFar = ({ position }: Guide): boolean => position.some((c) => Math.abs(c) > NEAR_ORIGIN);
 
 const PALE: Material = { ...PLAIN_MATERIAL, name: 'Guide', colour: [0.75, 0.75, 0.72, 1] };
 

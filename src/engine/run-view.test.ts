@@ -48,6 +48,12 @@ describe('buildRunView', () => {
     expect(choices.onePiece!.stretch).toBeCloseTo(128.27 / 4, 1);
   });
 
+  it('counts no piece beyond a path that trims', async () => {
+    const laying = setStep(causeway(), 'causeway', 'laying', { count: 99 });
+    const { choices } = await view(setStep(laying, 'causeway', 'bending', { pastEnd: 'trim' }));
+    expect(choices.byCount!.count).toBe(Math.ceil(128.27 / 4));
+  });
+
   it('samples the path from end to end, with tightness below 1 where nothing folds over', async () => {
     const { path } = await view(causeway());
     const { stations, length } = path;

@@ -1,18 +1,18 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
 import { bendTolerance } from '../core/bending/bending-spec';
-import type { RunPlan } from '../core/bending/plan-run';
+import { layPieces, type RunPlan } from '../core/bending/plan-run';
 import type { Finding } from '../core/findings/finding';
-import { lay, type Laying } from '../core/laying/lay';
+import type { Laying } from '../core/laying/lay';
 import { LAYING_RULES, type LayingRuleName } from '../core/laying/registry';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
+import { Numbers } from '../core/math/numbers';
 import type { Vec3 } from '../core/math/vec3';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
 import type { DerivedRun } from './derive';
 import type { SlicingCounts } from './slicing-counts';
-import { Numbers } from './numbers';
 import { viewPath, type PathView } from './path-view';
 
 /** What a laying rule would come to; absent when it cannot be laid. */
@@ -136,15 +136,8 @@ export function transferables(view: RunView): ArrayBuffer[] {
 function layingChoices({ source, table, ready }: DerivedRun): RunView['choices'] {
   const choices: Partial<Record<LayingRuleName, LayingChoice>> = {};
   for (const { kind } of LAYING_RULES) {
-    const { cut, length } = ready.prepared;
-    const once = { head: cut?.head?.length ?? 0, tail: cut?.tail?.length ?? 0 };
-    const laid = lay(
-      { ...source.job.laying, rule: kind },
-      cut?.body.length ?? length,
-      table.length,
-      table.closed,
-      once,
-    );
+    const { laying, bending } = source.job;
+    const laid = layPieces(table, ready.prepared, { laying: { ...laying, rule: kind }, bending });
     if (!laid.ok) continue;
     const { placements, stretch, gap, remainder } = laid.value;
     choices[kind] = { count: placements.length, stretch, gap, remainder };

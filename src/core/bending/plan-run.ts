@@ -49,16 +49,27 @@ export interface LaidRun {
 /** Most vertices that one run may have: what 32-bit buffers and a browser can hold. */
 export const MAX_RUN_VERTICES = 60_000_000;
 
-/** Problems: those of {@link lay}, and `run.too-large` with `vertices` and `most`. */
+/** Where pieces lie, those that the path's end cuts off whole left out. Problems: those of {@link lay}. */
+export function layPieces(
+  { length, closed }: Pick<FrameTable, 'length' | 'closed'>,
+  segment: PreparedSegment,
+  { laying, bending }: Pick<RunJob, 'laying' | 'bending'>,
+): Result<Laying> {
+  const { head, body, tail } = segment.cut ?? { body: segment };
+  const laid = lay(laying, body.length, length, closed, { head: head?.length ?? 0, tail: tail?.length ?? 0 });
+  if (!laid.ok || bending.pastEnd !== 'trim') return laid;
+  const end = laid.value.reach.to * (1 - 1e-12);
+  return ok({ ...laid.value, placements: laid.value.placements.filter(({ station }) => station < end) });
+}
+
+/** Problems: those of {@link layPieces}, and `run.too-large` with `vertices` and `most`. */
 export function layRun({ table, segment, job, slices }: LayInput): Result<LaidRun> {
   const { head, body, tail } = segment.cut ?? { body: segment };
-  const once = { head: head?.length ?? 0, tail: tail?.length ?? 0 };
-  const laid = lay(job.laying, body.length, table.length, table.closed, once);
+  const laid = layPieces(table, segment, job);
   if (!laid.ok) return laid;
   const { bending, motion } = job;
-  const { from, to } = laid.value.reach;
-  const isThere = ({ station }: Placement) => bending.pastEnd !== 'trim' || station < to * (1 - 1e-12);
-  const laying = { ...laid.value, placements: laid.value.placements.filter(isThere) };
+  const laying = laid.value;
+  const { from, to } = laying.reach;
   const parts = { head: head ?? body, body, tail: tail ?? body };
   // (1) Where each piece lies, and what of it the path's end cuts off.
   const placed = laying.placements

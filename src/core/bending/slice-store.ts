@@ -1,3 +1,4 @@
+import { Numbers } from '../math/numbers';
 import type { PreparedSegment } from '../segment/prepared-segment';
 
 /** Bytes of sliced forms that are kept unless it is said otherwise. */
@@ -7,8 +8,7 @@ const MOST_BYTES = 192 * 2 ** 20;
 export class SliceStore {
   readonly #most: number;
   readonly #kept = new Map<string, { readonly form: PreparedSegment; readonly bytes: number }>();
-  readonly #numbers = new WeakMap<PreparedSegment, number>();
-  #next = 0;
+  readonly #numbers = new Numbers();
   #bytes = 0;
 
   constructor(most = MOST_BYTES) {
@@ -21,9 +21,7 @@ export class SliceStore {
 
   /** The form of a segment that `key` stands for; made when there is none. */
   get(segment: PreparedSegment, key: string, make: () => PreparedSegment): PreparedSegment {
-    let number = this.#numbers.get(segment);
-    if (number === undefined) this.#numbers.set(segment, (number = this.#next++));
-    const full = `${number}:${key}`;
+    const full = `${this.#numbers.of(segment)}:${key}`;
     const found = this.#kept.get(full);
     this.#kept.delete(full);
     const kept = found ?? this.#added(make());

@@ -88,7 +88,7 @@ describe('the seam of a closed path', () => {
       said('gauge at the seam', Math.abs(after.frames[GAUGE]! - 2), 0.02);
       said('gauge at its end', Math.abs(after.frames[400 * FRAME_STRIDE + GAUGE]! - 2), 0.02);
       for (let c = 6; c < 9; c++) said('up at the seam', Math.abs(after.frames[c]! - before.frames[c]!), kind === 'straight' || name === 'evenOut' ? 0.45 : 0.03); // prettier-ignore
-      if (kind === 'handles' && name !== 'evenOut') said('corner', Math.abs(angleOf(after) - angleOf(before)), 1e-6);
+      if (kind === 'handles') said('corner', Math.abs(angleOf(after) - angleOf(before)), 1e-6);
     }
   });
 

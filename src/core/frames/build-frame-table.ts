@@ -1,5 +1,6 @@
 import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Surface } from '../guides/surface';
+import { NEAR_ORIGIN } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
 import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
 import { turnBetween } from './double-reflection';
@@ -130,9 +131,6 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
   }
 }
 
-/** Metres from the world's origin up to which meshes count from there: 32-bit numbers are good to a sixteen-thousandth of a metre. */
-const NEAR = 500;
-
 /** Whole metres, so that adding it rounds nothing. */
 function originOf(frames: Float64Array, { firsts }: Spans): Vec3 {
   const [low, high] = [frames.slice(0, 3), frames.slice(0, 3)];
@@ -146,7 +144,7 @@ function originOf(frames: Float64Array, { firsts }: Spans): Vec3 {
     }
   }
   const [x0, y0, z0, x1, y1, z1] = [...low, ...high] as [number, number, number, number, number, number];
-  if (Math.max(x1, y1, z1, -x0, -y0, -z0) <= NEAR) return [0, 0, 0];
+  if (Math.max(x1, y1, z1, -x0, -y0, -z0) <= NEAR_ORIGIN) return [0, 0, 0];
   return [Math.round((x0 + x1) / 2), Math.round((y0 + y1) / 2), Math.round((z0 + z1) / 2)];
 }
 

@@ -92,13 +92,12 @@ export function angleFromUp(frames: Float64Array, sample: number, x: number, y: 
 
 /** The least turn that carries the up of sample `from` to `to`, and from there the signed angle on to the up that `to` has, radians. */
 export function turnBetween(frames: Float64Array, from: number, to: number): number {
-  const [a, b] = [from * FRAME_STRIDE, to * FRAME_STRIDE];
-  for (let k = 0; k < UP + 3; k++) {
-    pair[k] = frames[a + k]!;
-    pair[FRAME_STRIDE + k] = frames[b + k]!;
-  }
-  carryUp(pair, 0, 1);
-  return angleFromUp(pair, 1, frames[b + UP]!, frames[b + UP + 1]!, frames[b + UP + 2]!);
+  const at = to * FRAME_STRIDE + UP;
+  const [x, y, z] = [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+  carryUp(frames, from, to);
+  const angle = angleFromUp(frames, to, x, y, z);
+  frames[at] = x; // put back
+  frames[at + 1] = y;
+  frames[at + 2] = z;
+  return angle;
 }
-
-const pair = new Float64Array(2 * FRAME_STRIDE);

@@ -1,3 +1,4 @@
+import { nearestTurn } from '../math/nearest-turn';
 import { anyNormal, type Vec3 } from '../math/vec3';
 import { angleFromUp, turnUp } from './double-reflection';
 import { FORWARD, FRAME_STRIDE } from './frame-table';
@@ -20,7 +21,7 @@ export function matchEnds(frames: Float64Array, stations: Float64Array, up: Vec3
   return perMetre;
 }
 
-const wrap = (angle: number): number => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI));
+const wrap = (angle: number): number => nearestTurn(angle, 0);
 
 /** From the frame's up to the up direction, about forward; where forward runs along that, to some direction across it. */
 function toUpright(frames: Float64Array, i: number, up: Vec3): number {

@@ -22,3 +22,6 @@ export const MOST_TURN = 0.16;
 export const MITRE_LIMIT = 4;
 /** Corners that turn by more than this, radians, have an edge of their own and are told of; gentler ones are shaded smoothly. */
 export const CREASE_ANGLE = (15 * Math.PI) / 180;
+
+/** Metres from the world's origin up to which meshes count from there: 32-bit numbers are good to a sixteen-thousandth of a metre. */
+export const NEAR_ORIGIN = 500;

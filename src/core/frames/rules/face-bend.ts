@@ -1,4 +1,5 @@
 import { KINK_ANGLE } from '../../math/tolerance';
+import { nearestTurn } from '../../math/nearest-turn';
 import { anyNormal } from '../../math/vec3';
 import { blendAngles, cellsOf } from '../blend-angles';
 import { angleFromUp, carryUp, setUp, turnBetween, turnUp } from '../double-reflection';
@@ -32,7 +33,7 @@ export const faceBend = defineFrameRule({
     if (!setUp(frames, 0, ...up)) setUp(frames, 0, ...anyNormal(forward));
     for (let i = 0; i < last; i++) carryUp(frames, i, i + 1);
     const { angles, weights, bends } = facing(frames, stations, closed);
-    const total = closed ? closingTurn(frames, last, angles[last]! - angles[0]!) : undefined;
+    const total = closed ? nearestTurn(turnBetween(frames, last, 0), angles[last]! - angles[0]!) : undefined;
     const slope = total !== undefined ? total / length : trend(angles, weights, stations);
     const rest = angles.map((angle, i) => angle - slope * stations[i]!);
     const given = { angles: rest, weights, stations };
@@ -45,12 +46,6 @@ export const faceBend = defineFrameRule({
     return { closingTwist: 0, steep: [] };
   },
 });
-
-/** What the carried frame must turn by once round to meet itself, and as many whole turns as come nearest to `about`. */
-function closingTurn(frames: Float64Array, last: number, about: number): number {
-  const short = turnBetween(frames, last, 0);
-  return short + 2 * Math.PI * Math.round((about - short) / (2 * Math.PI));
-}
 
 /**
  * From the carried up to the inside of the bend, unwrapped; where there is no bend, as before. Weights 0 to 1 times the samples' share of
@@ -73,7 +68,7 @@ function facing(frames: Float64Array, stations: Float64Array, closed: boolean) {
       const angle = angleFromUp(frames, i, inward[i * 3]!, inward[i * 3 + 1]!, inward[i * 3 + 2]!);
       if (last === undefined) home = last = angle;
       else {
-        const next = angle + 2 * Math.PI * Math.round((last - angle) / (2 * Math.PI));
+        const next = nearestTurn(angle, last);
         if (Math.abs(next - last) > Math.PI / 2) bends++;
         last = Math.abs(next - last) > Math.PI - EITHER_WAY ? towards(home, next, last) : next;
       }

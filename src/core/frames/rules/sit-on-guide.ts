@@ -1,3 +1,4 @@
+import { nearestTurn } from '../../math/nearest-turn';
 import { blendAngles, cellsOf } from '../blend-angles';
 import { angleFromUp, turnUp } from '../double-reflection';
 import { defineFrameRule } from '../frame-rule';
@@ -36,13 +37,13 @@ export const sitOnGuide = defineFrameRule({
       weights[i]! *= weight > LEAST_WEIGHT ? weight : 0;
       if (normal && weight > LEAST_WEIGHT) {
         const angle = angleFromUp(frames, i, ...normal);
-        last = unwrapped(angle, last ?? angle);
+        last = nearestTurn(angle, last ?? angle);
       }
       angles[i] = last ?? 0;
     }
     const first = weights.findIndex((weight) => weight > 0);
     if (first > 0) angles.fill(angles[first]!, 0, first);
-    const total = closed ? 2 * Math.PI * Math.round((angles[end]! - angles[0]!) / (2 * Math.PI)) : 0;
+    const total = closed ? nearestTurn(0, angles[end]! - angles[0]!) : 0;
     const rest = angles.map((angle, i) => angle - (total * stations[i]!) / length);
     const turns = blendAngles(
       { angles: rest, weights, stations },
@@ -54,6 +55,3 @@ export const sitOnGuide = defineFrameRule({
     return { closingTwist: 0, steep: [] };
   },
 });
-
-const unwrapped = (angle: number, last: number): number =>
-  angle + 2 * Math.PI * Math.round((last - angle) / (2 * Math.PI));

@@ -62,7 +62,7 @@ describe('chain link', () => {
     expect(height).toBeCloseTo(bar, 3);
   });
 
-  // ISO 1704, common link: 6 d by 3.6 d, five of them 22 d long; EN 818-2, 10 x 30: pitch 3 d, outer width 3.7 d at most.
+  // From memory: ISO 1704, common link: 6 d by 3.6 d, five of them 22 d long; EN 818-2, 10 x 30: pitch 3 d, outer width 3.7 d at most.
   it('has the proportions of the standards', () => {
     const studded = make('chainLink', { form: 'studded', bar: 0.032 }).figures;
     expect(studded.get('Outer length')).toBeCloseTo(0.192, 12);
