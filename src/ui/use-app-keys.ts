@@ -19,23 +19,29 @@ export function useAppKeys(): void {
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), { preventDefault: true });
   useHotkeys('home', () => session.getState().frame('all'));
   useHotkeys('end', () => session.getState().frame('chosen'));
-  useHotkeys('enter, escape', () => set({ tool: 'shape' }), { enabled: () => session.getState().tool !== 'shape' });
+  const isIn = (...tools: readonly string[]) => tools.includes(session.getState().tool);
+  useHotkeys('escape', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape') });
+  useHotkeys('enter', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape', 'pen') }); // the pen sets a point with it
   useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
-    enabled: () => session.getState().tool === 'shape',
+    enabled: () => isIn('shape'),
     // It has put a dragged point back, or closed a menu or dialog.
     ignoreEventWhen: (event) =>
       event.defaultPrevented ||
       (event.target as HTMLElement).closest('[role="presentation"], [role="dialog"]') !== null,
   });
-  useHotkeys('delete, backspace', () => {
-    const { project, edit } = document.getState();
-    const { guide } = session.getState();
-    const chosen = chosenPoints(session.getState());
-    const run = selectedRun();
-    if (chosen.length > 0 && run) edit((p) => deletePoints(p, run.path, chosen));
-    else if (project.guides.some(({ id }) => id === guide)) edit((p) => deleteGuide(p, guide!));
-    set({ point: undefined, guide: undefined });
-  });
+  useHotkeys(
+    'delete, backspace',
+    () => {
+      const { project, edit } = document.getState();
+      const { guide } = session.getState();
+      const chosen = chosenPoints(session.getState());
+      const run = selectedRun();
+      if (chosen.length > 0 && run) edit((p) => deletePoints(p, run.path, chosen));
+      else if (project.guides.some(({ id }) => id === guide)) edit((p) => deleteGuide(p, guide!));
+      set({ point: undefined, guide: undefined });
+    },
+    { enabled: () => !isIn('pen') },
+  ); // there it takes back the last point
   useHotkeys(
     'mod+a',
     () => {

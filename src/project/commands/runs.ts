@@ -1,5 +1,5 @@
 import type { RunJob } from '../../core/bending/run-spec';
-import type { Project, Run } from '../schema';
+import type { Path, Project, Run } from '../schema';
 
 export const addRun = (project: Project, run: Run): Project => ({ ...project, runs: [...project.runs, run] });
 
@@ -27,6 +27,30 @@ export function deleteRun(project: Project, id: string): Project {
     runs,
     segments: project.segments.filter((s) => runs.some((run) => run.segment === s.id)),
     paths: project.paths.filter((p) => runs.some((run) => run.path === p.id)),
+  };
+}
+
+/** A name of its own: `name`, or with the next free number behind it. */
+export function freeName(project: Project, name: string): string {
+  const base = name.replace(/ \d+$/, '').slice(0, 190);
+  const taken = new Set(project.runs.map((run) => run.name));
+  if (!taken.has(name)) return name;
+  let n = 2;
+  while (taken.has(`${base} ${n}`)) n++;
+  return `${base} ${n}`;
+}
+
+/** A run like another one, right behind it: along the same path, or along `path`, a new one. The segment is shared. */
+export function addAlike(project: Project, id: string, newRun: string, path?: Path): Project {
+  const at = project.runs.findIndex((run) => run.id === id);
+  if (at < 0) return project;
+  const like = project.runs[at]!;
+  const laying = path ? { ...like.laying, from: null, to: null } : like.laying;
+  const run: Run = { ...like, id: newRun, name: freeName(project, like.name), path: path?.id ?? like.path, laying };
+  return {
+    ...project,
+    paths: path ? [...project.paths, path] : project.paths,
+    runs: [...project.runs.slice(0, at + 1), run, ...project.runs.slice(at + 1)],
   };
 }
 

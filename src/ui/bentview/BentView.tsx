@@ -8,21 +8,25 @@ import { useProject, useResults, useRun, useRunResult, useSession } from '../sta
 import type { ToolName } from '../state/session-store';
 import { EmptyProject } from './EmptyProject';
 import { ChoosingBox } from './ChoosingBox';
+import { GridNote } from './GridNote';
 import { GuideDisc } from './GuideDisc';
-import { HandleLines } from './HandleLines';
 import { PathOverlay } from './PathOverlay';
+import { PenOverlay } from './PenOverlay';
 import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
 import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
+import { usePenFocus } from './use-pen-focus';
+import { useStart } from './use-start';
 import { useViewPointer } from './use-view-pointer';
 import { Viewport } from './viewport';
 import { ViewToolbar } from './ViewToolbar';
 
 /** What the tool in hand waits for. */
 const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
-  pen: 'Click on the ground for the next point. Enter ends.',
-  freehand: 'Draw on the ground or over a guide. A stroke from the path to the path redraws that part.',
+  pen: 'Click for the next point; on the first one to close. Backspace takes one back. Enter or a double click ends.',
+  freehand:
+    'Draw on the ground or over a guide. From an end the path goes on; from the path to the path that part is drawn anew.',
   choose: 'Draw a box round points; with Ctrl it adds to those chosen. Enter ends.',
   ruler: 'Click on two places to measure between them. Enter ends.',
 };
@@ -34,13 +38,18 @@ export function BentView() {
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
   const result = useRunResult(run?.id);
   const tool = useSession((s) => s.tool);
+  const view = useSession((s) => s.view);
   const isEmpty = useProject((s) => s.project.runs.length === 0);
   const isBusy = useResults((s) => s.busy.size > 0);
   const hint = useSession((s) => s.hint);
-  const { handlers, penFrom, penAt, rulerAt, stroke, box } = useViewPointer(viewport, path);
+  const segmentBox = useStart(path);
+  const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
+  const section = usePenFocus(tool);
   return (
     <Box
       component="section"
+      ref={section}
+      tabIndex={-1}
       aria-label="Bent view"
       aria-busy={isBusy}
       {...handlers}
@@ -48,18 +57,19 @@ export function BentView() {
         position: 'relative',
         height: '100%',
         overflow: 'hidden',
+        outline: 'none',
         cursor: tool === 'shape' ? 'default' : 'crosshair',
         background: (t) => `linear-gradient(${t.vars!.palette.tokens.paper}, ${t.vars!.palette.tokens.ground} 38%)`,
       }}
     >
-      <Scene viewport={viewport} />
+      <Scene viewport={viewport} start={segmentBox} />
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
       <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
-        {penFrom && penAt && <HandleLines viewport={viewport} from={penFrom} to={[penAt]} isDashed />}
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
         {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
+        {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} box={segmentBox} />}
         <GuideDisc viewport={viewport} />
         {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
       </Box>
@@ -99,6 +109,7 @@ export function BentView() {
           {TOLD[tool]}
         </Typography>
       )}
+      {(view === 'free' || view === 'above') && <GridNote />}
       {isEmpty && <EmptyProject />}
     </Box>
   );

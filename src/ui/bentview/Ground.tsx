@@ -3,15 +3,25 @@
 import { Grid } from '@react-three/drei';
 import { useTheme } from '@mui/material/styles';
 import { useColorScheme } from '@mui/material/styles';
+import { useEffect } from 'react';
 import { TOKENS } from '../tokens';
 import type { Sphere } from './scene-box';
+import { useGridCell } from './use-grid-cell';
 
-/** A shadow-catching ground with a quiet grid that fades out; a square is a power of ten in metres, as the scene asks. */
-export function Ground({ height, sphere }: { height: number; sphere: Sphere }) {
+export interface GroundProps {
+  readonly height: number;
+  readonly sphere: Sphere;
+  /** Told of the side of a square, metres. */
+  readonly onCell: (cell: number) => void;
+}
+
+/** A shadow-catching ground with a quiet grid that fades out; its squares follow what is seen. */
+export function Ground({ height, sphere, onCell }: GroundProps) {
   const { mode } = useColorScheme();
   const theme = useTheme();
   const tokens = TOKENS[(mode ?? theme.palette.mode) === 'dark' ? 'dark' : 'light'];
-  const cell = 10 ** Math.round(Math.log10(Math.max(sphere.radius, 0.05) / 8));
+  const { cell, reach } = useGridCell();
+  useEffect(() => onCell(cell), [onCell, cell]);
   const isDark = tokens === TOKENS.dark;
   return (
     <group position={[0, height - sphere.radius * 0.0004, 0]}>
@@ -28,12 +38,12 @@ export function Ground({ height, sphere }: { height: number; sphere: Sphere }) {
         renderOrder={-2} // under the shadow, which darkens it
         infiniteGrid
         cellSize={cell}
-        sectionSize={cell * 10}
+        sectionSize={cell * 5}
         cellThickness={0.6}
         sectionThickness={0.9}
         cellColor={isDark ? '#313d43' : '#d3cab6'}
         sectionColor={isDark ? '#3b484f' : '#c4b99f'}
-        fadeDistance={sphere.radius * 5.5}
+        fadeDistance={reach}
         fadeStrength={2.2}
         followCamera={false}
       />

@@ -8,7 +8,7 @@ import type { Sphere } from './scene-box';
 /** One warm sun with a soft shadow over the whole scene, and a neutral surrounding light made here. */
 export function Lights({ centre, radius }: Sphere) {
   const target = useMemo(() => new Object3D(), []);
-  const r = Math.max(radius, 0.5);
+  const r = Math.max(radius, 0.005);
   const [x, y, z] = centre;
   return (
     <>

@@ -3,7 +3,7 @@
 import { useRef } from 'react';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
-import { deletePoints, moveHandle, movePoint, plugEnd, transform } from '../../project/commands/paths';
+import { deletePoints, moveHandle, movePoint, plugEnd, setClosed, transform } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { metres } from '../format';
 import { useApp, useChosen, useEdit, useGesture, useRun, useRunResult, useSession, useSet } from '../state/app-context';
@@ -13,6 +13,7 @@ import { PathPointDisc } from './PathPointDisc';
 import { PivotDisc } from './PivotDisc';
 import { SeveralPoints } from './SeveralPoints';
 import { snap, type Snapped } from './snap';
+import { penClick } from './use-pen';
 import type { DragAt } from './use-disc-drag';
 import type { Viewport } from './viewport';
 
@@ -34,7 +35,11 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const selected = chosen[0];
   const isShown = new Set(chosen);
 
+  const isMoreHeld = useRef(false);
+  const penMeans = (i: number) => (session.getState().tool === 'pen' ? penClick(curve, selected, i) : undefined);
+
   const select = (i: number, isMore: boolean) => {
+    if (penMeans(i)) return; // a click on it ends drawing or closes the path; a drag moves it
     const now = chosenPoints(session.getState());
     if (!isMore) {
       if (!now.includes(i)) set({ point: i, guide: undefined }); // one of several is kept with them, to be dragged
@@ -60,9 +65,13 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
     caught.current = undefined;
     if (mouth) edit((p) => plugEnd(p, path.id, i === 0 ? 'start' : 'end', mouth) ?? p);
     end();
+    const meant = penMeans(i);
+    if (!hasMoved && meant) {
+      if (meant === 'close') edit((p) => setClosed(p, path.id, true));
+      return set({ tool: 'shape', ...(meant === 'close' && { point: undefined }) });
+    }
     if (!hasMoved && chosenPoints(session.getState()).length > 1 && !isMoreHeld.current) set({ point: i });
   };
-  const isMoreHeld = useRef(false);
   const remove = (i: number) => {
     const now = chosenPoints(session.getState());
     edit((project) => deletePoints(project, path.id, now.includes(i) ? now : [i]));

@@ -2,9 +2,9 @@
 
 import { Canvas } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import type { Box } from '../../core/mesh/box';
-import { useProject, useResults, useRun, useSession } from '../state/app-context';
+import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { TOKENS } from '../tokens';
 import { FrameComb } from './FrameComb';
 import { FrameReporter } from './FrameReporter';
@@ -13,7 +13,7 @@ import { Ground } from './Ground';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { RunMesh } from './RunMesh';
-import { boundingSphere, framePlaces, sceneBox } from './scene-box';
+import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
@@ -22,11 +22,13 @@ import type { Viewport } from './viewport';
 const combSize = ({ min, max }: Box): number => Math.max(max[1], (max[2] - min[2]) / 2, 0.02);
 
 /** The drawn scene: all visible runs on the ground. Drawn on demand only. */
-export function Scene({ viewport }: { viewport: Viewport }) {
+export function Scene({ viewport, start }: { viewport: Viewport; start: Box | undefined }) {
   const runs = useProject((s) => s.project.runs);
   const selected = useRun();
   const results = useResults((s) => s.results);
   const view = useSession((s) => s.view);
+  const set = useSet();
+  const onCell = useCallback((cell: number) => set({ cell }), [set]);
   const tool = useSession((s) => s.tool);
   const comb = useSession((s) => s.comb);
   const framing = useSession((s) => s.framing);
@@ -36,7 +38,15 @@ export function Scene({ viewport }: { viewport: Viewport }) {
     () => runs.flatMap((run) => (run.visible && results.has(run.id) ? [{ run, result: results.get(run.id)! }] : [])),
     [runs, results],
   );
-  const box = useMemo(() => sceneBox(shown.map(({ result }) => result)), [shown]);
+  const empty = useMemo(() => start && startBox(start), [start]);
+  const box = useMemo(
+    () =>
+      sceneBox(
+        shown.map(({ result }) => result),
+        empty,
+      ),
+    [shown, empty],
+  );
   const sphere = useMemo(() => boundingSphere(box), [box]);
   const own = shown.find(({ run }) => run.id === selected?.id);
   const guide = useSession((s) => s.guide);
@@ -44,10 +54,14 @@ export function Scene({ viewport }: { viewport: Viewport }) {
     const corners = framing.what === 'run' ? [] : viewport.guideCorners(framing.what === 'guide' ? guide : undefined);
     if (framing.what === 'guide' && corners.length > 0) return corners;
     if (framing.what !== 'all' && own) return framePlaces([own.result]);
-    return [...framePlaces(shown.map(({ result }) => result)), ...corners];
-  }, [framing, guide, own, shown, viewport]);
-  // The first results arrive after the first frame: that is when the scene is framed.
-  const isReady = shown.length > 0;
+    return [
+      ...framePlaces(
+        shown.map(({ result }) => result),
+        empty,
+      ),
+      ...corners,
+    ];
+  }, [framing, guide, own, shown, viewport, empty]);
   const late = useLateFraming(framing.count);
   return (
     <Canvas
@@ -60,13 +74,13 @@ export function Scene({ viewport }: { viewport: Viewport }) {
     >
       <ViewCamera
         view={view}
-        framing={framing.count * 4 + (late === framing.count ? 2 : 0) + (isReady ? 1 : 0)}
+        framing={framing.count * 2 + (late === framing.count ? 1 : 0)}
         places={places}
         sphere={sphere}
         isStill={tool === 'freehand' || tool === 'choose'}
       />
       <Lights {...sphere} />
-      <Ground height={Math.min(0, box.min[1])} sphere={sphere} />
+      <Ground height={Math.min(0, box.min[1])} sphere={sphere} onCell={onCell} />
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}

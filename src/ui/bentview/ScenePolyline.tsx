@@ -5,7 +5,15 @@ import type { Vec3 } from '../../core/math/vec3';
 import type { Viewport } from './viewport';
 
 /** A line over the scene through places of it. */
-export function ScenePolyline({ viewport, places }: { viewport: Viewport; places: readonly Vec3[] }) {
+export function ScenePolyline({
+  viewport,
+  places,
+  isDashed = false,
+}: {
+  viewport: Viewport;
+  places: readonly Vec3[];
+  isDashed?: boolean;
+}) {
   const ref = useRef<SVGPolylineElement>(null);
   useEffect(
     () =>
@@ -22,7 +30,8 @@ export function ScenePolyline({ viewport, places }: { viewport: Viewport; places
         ref={ref}
         fill="none"
         stroke="var(--mui-palette-primary-main)"
-        strokeWidth={2.5}
+        strokeWidth={isDashed ? 1.5 : 2.5}
+        strokeDasharray={isDashed ? '6 4' : undefined}
         strokeLinecap="round"
         strokeLinejoin="round"
       />

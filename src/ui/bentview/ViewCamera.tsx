@@ -2,12 +2,13 @@
 
 import { OrbitControls, OrthographicCamera, PerspectiveCamera } from '@react-three/drei';
 import { useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { Vector3, type OrthographicCamera as Ortho, type PerspectiveCamera as Perspective } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import type { ViewName } from '../state/session-store';
 import type { Vec3 } from '../../core/math/vec3';
 import { fitCamera } from './fit-camera';
+import { useWheelSpeed } from './use-wheel-speed';
 import type { Sphere } from './scene-box';
 
 const FOV = 36;
@@ -37,7 +38,9 @@ export function ViewCamera({ view, framing, sphere, places, isStill = false }: V
   const { width, height } = useThree((s) => s.size);
   const invalidate = useThree((s) => s.invalidate);
   const latest = useRef({ sphere, places });
-  useEffect(() => {
+  const fitted = useRef('');
+  // Before the next picture: one that is drawn with the size of before may cut off what has just grown.
+  useLayoutEffect(() => {
     latest.current = { sphere, places };
   });
 
@@ -45,11 +48,17 @@ export function ViewCamera({ view, framing, sphere, places, isStill = false }: V
     // Camera and controls follow the view a render later: wait until all three belong together.
     const isFlat = 'isOrthographicCamera' in camera;
     if (!controls || controls.object !== camera || isFlat === (view === 'free')) return;
+    // A window of another size is no reason to look elsewhere.
+    const asked = `${view} ${framing}`;
+    if (fitted.current === asked) return;
+    fitted.current = asked;
     const direction = new Vector3(...DIRECTIONS[view]).normalize();
     controls.target.copy(fitCamera(camera, direction, latest.current.places, width / height));
     controls.update();
     invalidate();
   }, [camera, controls, view, framing, width, height, invalidate]);
+
+  useWheelSpeed();
 
   useFrame(({ camera }) => {
     const { centre, radius } = latest.current.sphere;
@@ -75,6 +84,7 @@ export function ViewCamera({ view, framing, sphere, places, isStill = false }: V
         enableRotate={view === 'free'}
         maxPolarAngle={Math.PI * 0.94}
         screenSpacePanning
+        zoomToCursor
       />
     </>
   );

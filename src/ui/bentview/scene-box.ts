@@ -1,4 +1,5 @@
 import { add, type Vec3 } from '../../core/math/vec3';
+import type { Box } from '../../core/mesh/box';
 import type { RunResult } from '../state/results-store';
 
 export interface Sphere {
@@ -13,9 +14,20 @@ export interface SceneBox {
 
 const EMPTY_SCENE: SceneBox = { min: [-8, 0, -5], max: [8, 1, 5] };
 
+/** How much is seen before there is anything: ten times the segment's width, or three pieces. */
+const START_WIDTHS = 10;
+const START_LENGTHS = 3;
+
+/** Where a first path is drawn, by the segment that it is for. */
+export function startBox({ min, max }: Box): SceneBox {
+  const wide = Math.max((max[2] - min[2]) * START_WIDTHS, (max[0] - min[0]) * START_LENGTHS, 0.01);
+  const [x, z] = [wide * 0.4, wide * 0.25];
+  return { min: [-x, Math.min(min[1], 0), -z], max: [x, Math.max(max[1], 0), z] };
+}
+
 /** The box round some runs, grown or not: where their paths lead their segments, and what is there of their meshes. */
-export function sceneBox(results: readonly RunResult[]): SceneBox {
-  const places = framePlaces(results);
+export function sceneBox(results: readonly RunResult[], empty = EMPTY_SCENE): SceneBox {
+  const places = framePlaces(results, empty);
   for (const { view } of results)
     if (view.positions.length > 0) places.push(add(view.box.min, view.origin), add(view.box.max, view.origin));
   const extreme = (pick: (...values: number[]) => number, c: number) =>
@@ -30,7 +42,7 @@ export function boundingSphere({ min, max }: SceneBox): Sphere {
 }
 
 /** Places that a picture of some runs should show: along their paths, above and below by what they reach. */
-export function framePlaces(results: readonly RunResult[]): Vec3[] {
+export function framePlaces(results: readonly RunResult[], empty = EMPTY_SCENE): Vec3[] {
   const places: Vec3[] = [];
   for (const { view } of results) {
     const { line } = view.path;
@@ -44,6 +56,6 @@ export function framePlaces(results: readonly RunResult[]): Vec3[] {
     }
   }
   if (places.length > 0) return places;
-  const { min, max } = EMPTY_SCENE;
+  const { min, max } = empty;
   return [0, 1].flatMap((a) => [0, 1].map((b): Vec3 => [a ? max[0] : min[0], 0, b ? max[2] : min[2]]));
 }

@@ -1,19 +1,20 @@
 import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
-import { redrawPart, strokePoints } from '../../core/curve/edit/stroke';
 import type { CurveSpec } from '../../core/curve/registry';
 import { add, distance, scale, type Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';
 import { changeCurve } from '../../project/commands/paths';
-import type { Path } from '../../project/schema';
+import { addAlike, freeName } from '../../project/commands/runs';
+import { newId } from '../../project/new-id';
+import type { Path, Run } from '../../project/schema';
 import { useApp } from '../state/app-context';
 import { dragTo } from './drag-plane';
-import { nearestStation, placeAt as onPath } from './nearest-station';
+import { placeAt as onPath } from './nearest-station';
+import { strokeAlone, strokeOn, touchAt } from './stroke-meaning';
 import type { Viewport } from './viewport';
 
-/** Pixels: how far the fitted path may lie from the stroke, and how near a stroke must begin and end to redraw a part. */
+/** Pixels: how far the fitted path may lie from the stroke. */
 const FIT = 3;
-const NEAR = 14;
 
 /** Drawing by hand: over the guide under the pointer, else on the ground or in the plane of the view. */
 export function useDrawing(viewport: Viewport) {
@@ -29,8 +30,8 @@ export function useDrawing(viewport: Viewport) {
     return hit ? add(hit.place, scale(hit.normal, snapping.clearance)) : dragTo(viewport, view, x, y, level, false);
   };
   const start = (x: number, y: number, level: Vec3, view: PathView | undefined) => {
-    const station = view && nearestStation(viewport, view, x, y, NEAR);
-    const place = station === undefined ? placeAt(x, y, level) : onPath(view!, station);
+    const touch = view && touchAt(viewport, view, x, y);
+    const place = touch ? onPath(view, touch.station) : placeAt(x, y, level);
     stroke.current = place && { places: [place], screen: [{ x, y }] };
     setLine(place ? [place] : []);
   };
@@ -45,49 +46,40 @@ export function useDrawing(viewport: Viewport) {
     current.screen.push({ x, y });
     setLine([...current.places]);
   };
-  const end = (path: Path | undefined, view: PathView | undefined) => {
+  const end = (run: Run | undefined, path: Path | undefined, view: PathView | undefined) => {
     const current = stroke.current;
     stroke.current = undefined;
     setLine([]);
-    if (!path || !current || current.places.length < 3) return;
-    const tolerance = metresPerPixel(viewport, current.places) * FIT;
-    const [first, last] = [current.screen[0]!, current.screen[current.screen.length - 1]!];
-    const near = ({ x, y }: { x: number; y: number }) =>
-      view ? nearestStation(viewport, view, x, y, NEAR) : undefined;
-    const [from, to] = [near(first), near(last)];
-    const isPart = from !== undefined && to !== undefined && view && Math.abs(to - from) > view.length * 1e-3;
-    const had = path.curve.points.length;
-    document.getState().edit((project) =>
-      changeCurve(project, path.id, (spec) => {
-        if (!isPart) return drawn(current.places, tolerance);
-        const level = levelled(current.places, onPath(view, from)[1], onPath(view, to)[1]);
-        return redrawPart(spec, level, from, to, tolerance) ?? drawn(current.places, tolerance);
-      }),
+    if (!run || !path || !current || current.places.length < 3) return;
+    const { places, screen } = current;
+    const tolerance = metresPerPixel(viewport, places) * FIT;
+    const [from, to] = [screen[0]!, screen[screen.length - 1]!].map(
+      ({ x, y }) => view && touchAt(viewport, view, x, y),
     );
+    const spec = path.curve as CurveSpec;
+    const isDrawn = spec.points.length > 1;
+    const changed = isDrawn
+      ? view && strokeOn(spec, view, places, { from, to }, tolerance)
+      : strokeAlone(places, tolerance);
     session.getState().set({ point: undefined, tool: 'shape' });
-    if (had > 1 && !isPart)
-      enqueueSnackbar(
-        'The whole path is drawn anew. A stroke that begins and ends on the path redraws that part only.',
-        {
-          variant: 'info',
-        },
-      );
+    if (!changed) return drawBeside(run, places, tolerance);
+    document.getState().edit((project) => changeCurve(project, path.id, () => changed));
+    if (isDrawn && changed.kind !== spec.kind)
+      enqueueSnackbar('The path has handles now, so that it can follow your stroke.', { variant: 'info' });
+  };
+  /** What is there is never drawn over: a stroke away from it is a run more. */
+  const drawBeside = (like: Run, places: readonly Vec3[], tolerance: number) => {
+    const { project, edit } = document.getState();
+    const [run, id] = [newId(), newId()];
+    const curve = strokeAlone(places, tolerance) as Path['curve'];
+    const made = addAlike(project, like.id, run, { id, name: `${freeName(project, like.name)} path`, curve });
+    edit(() => made);
+    session.getState().set({ run });
+    const name = made.runs.find((r) => r.id === run)!.name;
+    enqueueSnackbar(`A run of its own: ${name}. A stroke that begins at an end of a path makes that path longer.`);
   };
   return { line, start, go, end };
 }
-
-/** The stroke lifted evenly, so that it begins and ends as high as the path does there. */
-function levelled(places: readonly Vec3[], from: number, to: number): readonly Vec3[] {
-  const last = places.length - 1;
-  const [a, b] = [from - places[0]![1], to - places[last]![1]];
-  return places.map(([x, y, z], i): Vec3 => [x, y + a + ((b - a) * i) / last, z]);
-}
-
-const drawn = (places: readonly Vec3[], tolerance: number): CurveSpec => ({
-  kind: 'handles',
-  closed: false,
-  points: strokePoints(places, tolerance),
-});
 
 function metresPerPixel(viewport: Viewport, places: readonly Vec3[]): number {
   let [metres, pixels] = [0, 0];

@@ -1,6 +1,7 @@
-import { useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useRef, useState, type PointerEvent } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
-import { extend, insertPoint } from '../../project/commands/paths';
+import type { Box } from '../../core/mesh/box';
+import { insertPoint } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useApp, useRun, useRunResult, useSession } from '../state/app-context';
 import { chosenPoints } from '../state/session-store';
@@ -8,6 +9,7 @@ import { dragTo } from './drag-plane';
 import { nearestStation } from './nearest-station';
 import { snap } from './snap';
 import { useDrawing } from './use-drawing';
+import { usePen } from './use-pen';
 import type { Viewport } from './viewport';
 
 /** Pixels within which a click means the path, and that a press may move and still be a click. */
@@ -20,7 +22,7 @@ interface Place {
 }
 
 /** What the pointer does over the scene where there is no point: pen, freehand, box, ruler, insert, choose a run, tell the station. */
-export function useViewPointer(viewport: Viewport, path: Path | undefined) {
+export function useViewPointer(viewport: Viewport, path: Path | undefined, segmentBox: Box | undefined) {
   const { document, session } = useApp();
   const run = useRun();
   const view = useSession((s) => s.view);
@@ -33,27 +35,26 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
   const drawing = useDrawing(viewport);
 
   const points = path?.curve.points ?? [];
-  const penEnd = selected === 0 && points.length > 1 ? ('start' as const) : ('end' as const);
-  const penFrom = points[penEnd === 'start' ? 0 : points.length - 1]?.position;
+  const level = points[selected === 0 ? 0 : points.length - 1]?.position;
   const at = (event: PointerEvent<HTMLElement>): Place => {
     const bounds = event.currentTarget.getBoundingClientRect();
     return { x: event.clientX - bounds.left, y: event.clientY - bounds.top };
   };
   /** Where the pen or the ruler is: on what it catches, else on the ground or in the view's plane. */
-  const placeAt = ({ x, y }: Place, isClick = false): Vec3 | undefined => {
-    const free = dragTo(viewport, view, x, y, penFrom ?? [0, 0, 0], false);
-    const { project } = document.getState();
-    const { snapping } = session.getState();
-    const on = free && snap(free, { viewport, project, snapping, path: path?.id ?? '', chosen: [], x, y });
-    // A run's mesh is asked for a click only: that is too slow for every move.
-    if (!isClick || tool !== 'ruler' || (on?.on && on.on !== 'grid')) return on?.place;
-    return viewport.surfaceAt(x, y)?.place ?? on?.place;
-  };
+  const placeAt = useCallback(
+    ({ x, y }: Place, isClick = false): Vec3 | undefined => {
+      const free = dragTo(viewport, view, x, y, level ?? [0, 0, 0], false);
+      const { project } = document.getState();
+      const { snapping } = session.getState();
+      const on = free && snap(free, { viewport, project, snapping, path: path?.id ?? '', chosen: [], x, y });
+      // A run's mesh is asked for a click only: that is too slow for every move.
+      if (!isClick || tool !== 'ruler' || (on?.on && on.on !== 'grid')) return on?.place;
+      return viewport.surfaceAt(x, y)?.place ?? on?.place;
+    },
+    [document, session, viewport, view, level, path?.id, tool],
+  );
+  const pen = usePen(viewport, path, segmentBox, placeAt);
 
-  const draw = (to: Vec3) => {
-    document.getState().edit((project) => extend(project, path!.id, penEnd, to));
-    session.getState().set({ point: penEnd === 'start' ? 0 : points.length });
-  };
   const insert = (station: number) => {
     const inserted = insertPoint(document.getState().project, path!.id, station);
     document.getState().edit(() => inserted.project);
@@ -70,14 +71,11 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
     session.getState().set({ point, more, guide: undefined });
   };
   const click = ({ x, y }: Place) => {
-    if (tool === 'pen' || tool === 'ruler') {
+    if (tool === 'pen') return pen.click({ x, y });
+    if (tool === 'ruler') {
       const to = placeAt({ x, y }, true);
-      if (!to) return;
-      if (tool === 'pen' && path) draw(to);
-      if (tool === 'ruler') {
-        const { ruler } = session.getState();
-        session.getState().set({ ruler: ruler.length === 1 ? [ruler[0]!, to] : [to] });
-      }
+      const { ruler } = session.getState();
+      if (to) session.getState().set({ ruler: ruler.length === 1 ? [ruler[0]!, to] : [to] });
       return;
     }
     const station = path && result ? nearestStation(viewport, result.view.path, x, y, NEAR) : undefined;
@@ -88,8 +86,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
   };
 
   return {
-    penFrom: tool === 'pen' ? penFrom : undefined,
-    penAt: tool === 'pen' ? pointed : undefined,
+    pen,
     rulerAt: tool === 'ruler' ? pointed : undefined,
     stroke: drawing.line,
     box,
@@ -101,11 +98,12 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
         if (!pressed.current) return;
         if (tool === 'freehand' || tool === 'choose') event.currentTarget.setPointerCapture(event.pointerId);
         if (tool === 'freehand')
-          drawing.start(pressed.current.x, pressed.current.y, penFrom ?? [0, 0, 0], result?.view.path);
+          drawing.start(pressed.current.x, pressed.current.y, level ?? [0, 0, 0], result?.view.path);
       },
       onPointerMove: (event: PointerEvent<HTMLElement>) => {
         const { x, y } = at(event);
-        if (tool === 'pen' || tool === 'ruler') setPointed(placeAt({ x, y }));
+        if (tool === 'pen') pen.move({ x, y, isMark: false });
+        if (tool === 'ruler') setPointed(placeAt({ x, y }));
         if (pressed.current && tool === 'freehand') drawing.go(x, y);
         if (pressed.current && tool === 'choose') setBox({ from: pressed.current, to: { x, y } });
         if (event.buttons !== 0) return;
@@ -115,6 +113,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
       onPointerLeave: () => {
         session.getState().set({ station: undefined });
         setPointed(undefined);
+        if (!pen.at?.isMark) pen.move(undefined);
       },
       onPointerUp: (event: PointerEvent<HTMLElement>) => {
         const from = pressed.current;
@@ -122,7 +121,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined) {
         setBox(undefined);
         if (!from) return;
         const to = at(event);
-        if (tool === 'freehand') return drawing.end(path, result?.view.path);
+        if (tool === 'freehand') return drawing.end(run, path, result?.view.path);
         const isClick = Math.hypot(to.x - from.x, to.y - from.y) <= STILL;
         if (tool === 'choose' && !isClick) chooseWithin(from, to, event.ctrlKey || event.metaKey);
         else if (isClick) click(to);

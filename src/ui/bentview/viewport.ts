@@ -47,6 +47,11 @@ export class Viewport {
     return () => this.#listeners.delete(listener);
   }
 
+  /** Pixels. */
+  get size(): { readonly width: number; readonly height: number } {
+    return { width: this.#width, height: this.#height };
+  }
+
   redraw(): void {
     this.#redraw();
   }

@@ -47,6 +47,8 @@ export interface SessionState {
   readonly hint: readonly Vec3[];
   /** Frames are shown along the path. */
   readonly comb: boolean;
+  /** Metres: the side of a square of the ground's grid, as far or near as one looks. */
+  readonly cell: number;
   readonly step: StepName | undefined;
   readonly tool: ToolName;
   readonly view: ViewName;
@@ -82,6 +84,7 @@ export const createSessionStore = (): SessionStore =>
     ruler: [],
     hint: [],
     comb: false,
+    cell: 1,
     step: 'path',
     tool: 'shape',
     view: 'free',

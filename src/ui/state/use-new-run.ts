@@ -1,6 +1,6 @@
 import { maker, pitchGap, type MakerName } from '../../core/segment/registry';
 import { addPath } from '../../project/commands/paths';
-import { addRun } from '../../project/commands/runs';
+import { addRun, freeName } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../../project/defaults';
 import { newId } from '../../project/new-id';
@@ -13,8 +13,7 @@ export function useNewRun() {
   const addRunOf = (segment: Segment, alongPath?: string, gap = 0) => {
     const [run, ownPath] = [newId(), newId()];
     document.getState().edit((project) => {
-      const count = project.runs.filter(({ name }) => name.startsWith(segment.name)).length;
-      const name = count > 0 ? `${segment.name} ${count + 1}` : segment.name;
+      const name = freeName(project, segment.name);
       const withSegment = addSegment(project, segment);
       const path = { id: ownPath, name: `${name} path`, curve: { kind: 'smooth' as const, closed: false, points: [] } };
       const withPath = alongPath ? withSegment : addPath(withSegment, path);

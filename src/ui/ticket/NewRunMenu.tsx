@@ -21,6 +21,7 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
       open
       anchorEl={anchor}
       onClose={onClose}
+      disableRestoreFocus // the pen takes it
       anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
       slotProps={{ paper: { role: 'dialog', 'aria-label': 'New run', sx: { width: 420, p: 4 } } }}
     >

@@ -1,9 +1,41 @@
-import type { Vec3 } from '../../math/vec3';
-import type { CurveSpec } from '../registry';
+import { add, distance, normalize, scale, sub, type Vec3 } from '../../math/vec3';
+import { parabolaControl } from '../kinds/smooth';
+import type { PathPoint } from '../path-spec';
+import { curveKind, type CurveSpec } from '../registry';
 
-/** The path with a point more at `position`, after its end or before its start. */
+/**
+ * The path with a point more at `position`, after its end or before its start. Where the end has a handle the new leg leaves it the way the
+ * path arrives, and bends on evenly.
+ */
 export function extendPath(spec: CurveSpec, end: 'start' | 'end', position: Vec3): CurveSpec {
-  const radius = spec.points[end === 'start' ? 0 : spec.points.length - 1]?.radius;
-  const point = { position, ...(radius !== undefined && { radius }) };
-  return { ...spec, points: end === 'start' ? [point, ...spec.points] : [...spec.points, point] };
+  const [first, last] = [0, spec.points.length - 1];
+  const i = end === 'start' ? first : last;
+  const point: PathPoint = { position, ...carried(spec.points[i]) };
+  const { uses } = curveKind(spec);
+  const [inner, outer] = end === 'start' ? (['handleOut', 'handleIn'] as const) : (['handleIn', 'handleOut'] as const);
+  const old = spec.points[i];
+  const handle = old?.[inner];
+  const goesOn = old && handle && (uses.handles || old.held) && (!uses.manners || old.as === 'handles');
+  const ends = goesOn ? legOn(old, handle, position, inner, outer, old.held === true) : undefined;
+  const next = { ...point, ...ends?.point };
+  const before = ends ? spec.points.map((p, k) => (k === i ? { ...p, ...ends.old } : p)) : spec.points;
+  return { ...spec, points: end === 'start' ? [next, ...before] : [...before, next] };
+}
+
+const carried = (old: PathPoint | undefined) => (old?.radius === undefined ? {} : { radius: old.radius });
+
+/** Handles of a leg that leaves a point against its other handle and arrives as a parabola does. */
+function legOn(
+  old: PathPoint,
+  handle: Vec3,
+  to: Vec3,
+  inner: 'handleIn' | 'handleOut',
+  outer: 'handleIn' | 'handleOut',
+  isHeld: boolean,
+): { old: Partial<PathPoint>; point: Partial<PathPoint> } {
+  const from = old.position;
+  const out = scale(normalize(handle), -distance(from, to) / 3);
+  const into = sub(parabolaControl(to, from, add(from, out)), to);
+  const manner = old.as ? { as: old.as } : {};
+  return { old: { [outer]: out }, point: isHeld ? {} : { ...manner, [inner]: into } };
 }
