@@ -115,13 +115,8 @@ test('a road by keyboard alone, from the empty start to the exported file', asyn
   await press('Enter');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toBeVisible();
-  const { name, bytes } = await saved(page, async () => {
-    for (let i = 0; i < 30; i++) {
-      if (await page.evaluate(() => /^Export/.test(document.activeElement?.textContent ?? '') && document.activeElement?.closest('[role=dialog]') !== null)) break; // prettier-ignore
-      await press('Tab');
-    }
-    await press('Enter');
-  });
+  await tabTo('Save file');
+  const { name, bytes } = await saved(page, () => press('Enter'));
   expect(name).toMatch(/\.glb$/);
   expect(bytes.subarray(0, 4).toString('latin1')).toBe('glTF');
 });

@@ -84,9 +84,9 @@ test('a pivot at a place of its own catches on a point; an axis key scales in on
   await page.mouse.move(grip.x + 5, grip.y + 5);
   await page.mouse.down();
   await page.mouse.move(grip.x + 5, grip.y + 30, { steps: 4 });
-  await page.keyboard.press('x');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Space');
   await page.keyboard.type('2');
-  await expect(page.getByText('2.00 times along x')).toBeVisible();
+  await expect(page.getByText('2.00 times x only')).toBeVisible();
   await page.keyboard.press('Enter');
   await page.mouse.up();
   expect(await middle('x')).toBeCloseTo(origin + 2 * (x - origin), 1);
@@ -95,7 +95,7 @@ test('a pivot at a place of its own catches on a point; an axis key scales in on
   expect(parseFloat(await page.getByLabel('x', { exact: true }).inputValue())).toBeCloseTo(origin, 1);
 });
 
-test('while a point is dragged an axis holds it and a typed number says how far; Escape puts it back', async ({
+test('while a point is dragged Space steps through what holds it and a number says how far; Escape puts it back', async ({
   page,
 }) => {
   await openDemo(page);
@@ -106,32 +106,37 @@ test('while a point is dragged an axis holds it and a typed number says how far;
   await page.mouse.move(place.x, place.y);
   await page.mouse.down();
   await page.mouse.move(place.x + 30, place.y + 10, { steps: 3 });
-  await page.keyboard.press('x');
+  for (const name of ['level', 'along the path', 'across it', 'up']) {
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'true');
+  }
   await page.keyboard.type('3.5');
-  await expect(page.getByText('3.5 along x')).toBeVisible();
+  await expect(page.getByText('3.5 up')).toBeVisible();
   await page.keyboard.press('Enter');
   await page.mouse.up();
-  await expect(x).toHaveValue('5.5 m');
-  await expect(page.getByLabel('z', { exact: true })).toHaveValue('11.5 m');
+  await expect(x).toHaveValue('2 m');
+  await expect(page.getByLabel('y (up)', { exact: true })).toHaveValue('4 m');
   const now = await middleOf(page, 4);
   await page.mouse.move(now.x, now.y);
   await page.mouse.down();
   await page.mouse.move(now.x + 60, now.y + 10, { steps: 3 });
   await page.keyboard.press('Escape');
   await page.mouse.up();
-  await expect(x).toHaveValue('5.5 m');
-  // Shift with x: the plane square to it.
-  const height = page.getByLabel('y (up)', { exact: true });
-  const before = parseFloat(await height.inputValue());
+  await expect(x).toHaveValue('2 m');
+  // The same by the buttons beside the point: across the path it stays level and leaves its leg at a right angle.
+  await page.mouse.move(now.x, now.y);
+  await page.getByRole('button', { name: 'across it', exact: true }).click();
   await page.mouse.move(now.x, now.y);
   await page.mouse.down();
-  await page.mouse.move(now.x + 10, now.y - 20, { steps: 3 });
-  await page.keyboard.press('Shift+X');
-  await page.mouse.move(now.x + 20, now.y - 60, { steps: 3 });
-  await expect(page.getByText(/square to x/)).toBeVisible();
+  await page.mouse.move(now.x + 40, now.y - 25, { steps: 3 });
+  await expect(page.getByText(/m across it$/)).toBeVisible();
   await page.mouse.up();
-  await expect(x).toHaveValue('5.5 m');
-  expect(parseFloat(await height.inputValue())).toBeGreaterThan(before + 0.5);
+  await expect(page.getByLabel('y (up)', { exact: true })).toHaveValue('4 m');
+  const by = [parseFloat(await x.inputValue()) - 2, parseFloat(await page.getByLabel('z', { exact: true }).inputValue()) - 11.5]; // prettier-ignore
+  const along = [6.5 - -11, -8 - 25]; // about how the path runs there: from the point before to the one after
+  const cosine = (by[0]! * along[0]! + by[1]! * along[1]!) / (Math.hypot(...by) * Math.hypot(...along));
+  expect(Math.hypot(...by)).toBeGreaterThan(0.5);
+  expect(Math.abs(cosine)).toBeLessThan(0.2);
 });
 
 test('a guide is added, wound round, kept clear of and traced', async ({ page }) => {

@@ -9,6 +9,7 @@ import { Header } from './header/Header';
 import { SectionDialog } from './segment/SectionDialog';
 import { ShelfDialog } from './shelf/ShelfDialog';
 import { AppProvider, useSession } from './state/app-context';
+import { KeysDialog } from './keys/KeysDialog';
 import { BringPathDialog } from './paths/BringPathDialog';
 import { Panes } from './Panes';
 import { StraightView } from './straightview/StraightView';
@@ -45,7 +46,10 @@ function Screen() {
   const dialog = useSession((s) => s.dialog);
   useAppKeys();
   return (
-    <Box sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr' }}>
+    <Box
+      onDragStart={(event) => event.preventDefault()} // by the browser; what can be dragged here follows the pointer itself
+      sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr', userSelect: 'none' }}
+    >
       <Header />
       <Panes ticket={<Ticket />} bentView={<BentView />} straightView={<StraightView />} />
       {dialog === 'export' && <ExportDialog />}
@@ -53,6 +57,7 @@ function Screen() {
       {dialog === 'section' && <SectionDialog />}
       {dialog === 'prepare' && <PrepareDialog />}
       {dialog === 'bringPath' && <BringPathDialog />}
+      {dialog === 'keys' && <KeysDialog />}
     </Box>
   );
 }

@@ -2,10 +2,20 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { deletePoints } from '../project/commands/paths';
 import { deleteGuide } from '../project/commands/guides';
 import { useApp } from './state/app-context';
-import { chosenPoints } from './state/session-store';
+import { chosenPoints, type ToolName } from './state/session-store';
 import { usePointClipboard } from './state/use-point-clipboard';
 
-/** Keys that work wherever the focus is, except in fields. */
+/** Where text is typed the keys are the field's. Switches are no such field, though they are inputs. */
+const isTyping = ({ target }: Event): boolean =>
+  (target as HTMLElement).closest('input:not([type="checkbox"]), textarea, select, [contenteditable="true"]') !== null;
+
+const isInDialog = ({ target }: Event): boolean =>
+  (target as HTMLElement).closest('[role="presentation"], [role="dialog"]') !== null;
+
+const EVERYWHERE = { enableOnFormTags: true, ignoreEventWhen: isTyping } as const;
+const OWN = { ...EVERYWHERE, preventDefault: true } as const;
+
+/** Keys that work wherever the focus is, except in fields. They are listed in `keys/key-list.ts`. */
 export function useAppKeys(): void {
   const { document, session } = useApp();
   const past = () => document.temporal.getState();
@@ -15,19 +25,18 @@ export function useAppKeys(): void {
     const { runs } = document.getState().project;
     return runs.find(({ id }) => id === session.getState().run) ?? runs[0];
   };
-  useHotkeys('mod+z', () => past().undo(), { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', () => past().redo(), { preventDefault: true });
-  useHotkeys('home', () => session.getState().frame('all'));
-  useHotkeys('end', () => session.getState().frame('chosen'));
-  const isIn = (...tools: readonly string[]) => tools.includes(session.getState().tool);
-  useHotkeys('escape', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape') });
+  const isIn = (...tools: readonly ToolName[]) => tools.includes(session.getState().tool);
+  useHotkeys('mod+z', () => past().undo(), OWN);
+  useHotkeys('mod+shift+z, mod+y', () => past().redo(), OWN);
+  useHotkeys('home', () => session.getState().frame('all'), EVERYWHERE);
+  useHotkeys('end', () => session.getState().frame('chosen'), EVERYWHERE);
+  useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });
+  useHotkeys('escape', () => set({ tool: 'shape' }), { ...EVERYWHERE, enabled: () => !isIn('shape') });
   useHotkeys('enter', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape', 'pen') }); // the pen sets a point with it
   useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
     enabled: () => isIn('shape'),
     // It has put a dragged point back, or closed a menu or dialog.
-    ignoreEventWhen: (event) =>
-      event.defaultPrevented ||
-      (event.target as HTMLElement).closest('[role="presentation"], [role="dialog"]') !== null,
+    ignoreEventWhen: (event) => event.defaultPrevented || isInDialog(event),
   });
   useHotkeys(
     'delete, backspace',
@@ -40,8 +49,8 @@ export function useAppKeys(): void {
       else if (project.guides.some(({ id }) => id === guide)) edit((p) => deleteGuide(p, guide!));
       set({ point: undefined, guide: undefined });
     },
-    { enabled: () => !isIn('pen') },
-  ); // there it takes back the last point
+    { ...EVERYWHERE, enabled: () => !isIn('pen') }, // there it takes back the last point
+  );
   useHotkeys(
     'mod+a',
     () => {
@@ -49,10 +58,10 @@ export function useAppKeys(): void {
       const all = path?.curve.points.map((_, i) => i) ?? [];
       set({ point: all[0], more: all.slice(1), guide: undefined });
     },
-    { preventDefault: true },
+    { ...OWN, ignoreEventWhen: (event) => isTyping(event) || isInDialog(event) },
   );
-  useHotkeys('mod+c', () => copy(), { enabled: () => session.getState().point !== undefined });
-  useHotkeys('mod+v', () => void paste());
+  useHotkeys('mod+c', () => copy(), { ...EVERYWHERE, enabled: () => session.getState().point !== undefined });
+  useHotkeys('mod+v', () => void paste(), EVERYWHERE);
   useHotkeys(
     'space',
     () => {

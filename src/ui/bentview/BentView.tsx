@@ -64,7 +64,7 @@ export function BentView() {
     >
       <Scene viewport={viewport} start={segmentBox} />
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
-      <Box sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+      <Box data-overlay sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}

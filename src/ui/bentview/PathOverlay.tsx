@@ -1,6 +1,6 @@
 'use client';
 
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
 import { deletePoints, moveHandle, movePoint, plugEnd, setClosed, transform } from '../../project/commands/paths';
@@ -9,6 +9,8 @@ import { metres } from '../format';
 import { useApp, useChosen, useEdit, useGesture, useRun, useRunResult, useSession, useSet } from '../state/app-context';
 import { chosenPoints } from '../state/session-store';
 import { HandleLines } from './HandleLines';
+import { pathHolds, PLACE_HOLDS } from './holds';
+import { forwardAt } from './nearest-station';
 import { PathPointDisc } from './PathPointDisc';
 import { PivotDisc } from './PivotDisc';
 import { SeveralPoints } from './SeveralPoints';
@@ -25,7 +27,8 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const run = useRun();
   const view = useSession((s) => s.view);
   const chosen = useChosen();
-  const stations = useRunResult(run?.id)?.view.path.pointStations;
+  const result = useRunResult(run?.id);
+  const stations = result?.view.path.pointStations;
   const { document, session } = useApp();
   const edit = useEdit();
   const set = useSet();
@@ -79,6 +82,12 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   };
 
   const first = Math.max(0, Math.min((selected ?? 0) - MOST_DISCS / 2, curve.points.length - MOST_DISCS));
+  const holds = useMemo(() => {
+    const view = result?.view.path;
+    return Array.from(view?.pointStations.subarray(first, first + MOST_DISCS) ?? [], (s) =>
+      pathHolds(forwardAt(view, s)),
+    );
+  }, [result, first]);
   const point = selected === undefined ? undefined : curve.points[selected];
   const { uses } = curveKind(curve);
   const hasHandles = point && chosen.length === 1 && uses.handles && (!uses.manners || point.as === 'handles');
@@ -116,13 +125,17 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
             label={`Point ${i + 1}${station === undefined ? '' : ` at station ${metres(station)}`}`}
             place={position}
             isSelected={isShown.has(i)}
+            holds={holds[k] ?? PLACE_HOLDS}
             on={{
               select: (isMore) => {
                 isMoreHeld.current = isMore;
                 select(i, isMore);
               },
               move: (to, at) => move(i, to, at),
-              begin,
+              begin: () => {
+                set({ station: undefined }); // its mark would lie over what is said of the drag
+                begin();
+              },
               end: (hasMoved) => finish(i, hasMoved),
               remove: () => remove(i),
             }}

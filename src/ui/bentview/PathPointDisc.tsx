@@ -1,9 +1,12 @@
 'use client';
 
 import { Box } from '@mui/material';
-import { useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
 import type { ViewName } from '../state/session-store';
+import { HoldButtons } from './HoldButtons';
+import { HoldLine } from './HoldLine';
+import { PLACE_HOLDS, type Hold } from './holds';
 import { useDiscDrag, type DragHandlers } from './use-disc-drag';
 import { useProjected } from './use-projected';
 import type { Viewport } from './viewport';
@@ -17,6 +20,8 @@ export interface PathPointDiscProps {
   /** A word beside it. */
   readonly tag?: string;
   readonly isSelected: boolean;
+  /** What may hold it while it is dragged. */
+  readonly holds?: readonly Hold[];
   readonly on: DragHandlers & {
     /** `isMore` = beside what is chosen already. */
     readonly select: (isMore: boolean) => void;
@@ -29,10 +34,23 @@ const NUDGE = 0.1;
 const SIZES = { point: 14, handle: 10, guide: 16 };
 
 /** A point, handle or guide over the scene that can be dragged, and moved by keys when it has the focus. */
-export function PathPointDisc({ viewport, view, label, place, shape, tag, isSelected, on }: PathPointDiscProps) {
-  const ref = useProjected<HTMLButtonElement>(viewport, place);
+export function PathPointDisc({
+  viewport,
+  view,
+  label,
+  place,
+  shape,
+  tag,
+  isSelected,
+  holds = PLACE_HOLDS,
+  on,
+}: PathPointDiscProps) {
+  const ref = useProjected<HTMLDivElement>(viewport, place);
   const isPressed = useRef(false);
-  const { handlers, note, onKey } = useDiscDrag(viewport, view, place, on);
+  const { handlers, note, onKey, held, setHeld, isDragged } = useDiscDrag(viewport, view, place, holds, on);
+  useEffect(() => {
+    if (!isSelected) setHeld(0);
+  }, [isSelected, setHeld]);
   const onKeyDown = (event: KeyboardEvent) => {
     const by = nudge(event.key, event.shiftKey);
     if (onKey(event)) {
@@ -45,83 +63,106 @@ export function PathPointDisc({ viewport, view, label, place, shape, tag, isSele
   };
   const size = SIZES[shape];
   return (
+    <>
+      {isDragged && held > 0 && <HoldLine viewport={viewport} place={place} hold={holds[held]!} />}
+      <Box
+        ref={ref}
+        sx={{
+          position: 'absolute',
+          left: 0,
+          top: 0,
+          width: size,
+          height: size,
+          '& .holds': { visibility: isDragged ? 'visible' : 'hidden' },
+          '&:hover .holds, &:focus-within .holds': { visibility: 'visible' },
+        }}
+      >
+        <Box
+          component="button"
+          type="button"
+          aria-label={label}
+          aria-pressed={isSelected}
+          {...handlers}
+          onPointerDown={(event) => {
+            isPressed.current = true;
+            if (event.button === 0) on.select(event.ctrlKey || event.metaKey);
+            handlers.onPointerDown(event);
+          }}
+          onFocus={() => {
+            if (!isPressed.current) on.select(false); // a press has chosen already
+          }}
+          onPointerUp={() => {
+            isPressed.current = false;
+            handlers.onPointerUp();
+          }}
+          onKeyDown={onKeyDown}
+          sx={{
+            display: 'block',
+            position: 'relative',
+            width: size,
+            height: size,
+            p: 0,
+            fontFamily: 'inherit',
+            border: '2px solid',
+            borderColor: 'primary.main',
+            borderRadius: shape === 'point' ? '50%' : '2px',
+            bgcolor: isSelected ? 'primary.main' : 'background.paper',
+            cursor: 'grab',
+            touchAction: 'none',
+            pointerEvents: 'auto',
+            '&::after': { content: '""', position: 'absolute', inset: -8 },
+            '&:active': { cursor: 'grabbing' },
+          }}
+        />
+        {tag && <DiscTag left={size + 3} top={size / 2 - 11} text={tag} />}
+        {note !== undefined && <DiscNote text={note} />}
+        {isSelected && <HoldButtons holds={holds} held={held} onHold={setHeld} top={size + 6} />}
+      </Box>
+    </>
+  );
+}
+
+function DiscTag({ left, top, text }: { left: number; top: number; text: string }) {
+  return (
     <Box
-      component="button"
-      type="button"
-      ref={ref}
-      aria-label={label}
-      aria-pressed={isSelected}
-      {...handlers}
-      onPointerDown={(event) => {
-        isPressed.current = true;
-        if (event.button === 0) on.select(event.ctrlKey || event.metaKey);
-        handlers.onPointerDown(event);
-      }}
-      onFocus={() => {
-        if (!isPressed.current) on.select(false); // a press has chosen already
-      }}
-      onPointerUp={() => {
-        isPressed.current = false;
-        handlers.onPointerUp();
-      }}
-      onKeyDown={onKeyDown}
+      component="span"
+      aria-hidden
       sx={{
         position: 'absolute',
-        left: 0,
-        top: 0,
-        width: size,
-        height: size,
-        p: 0,
-        fontFamily: 'inherit',
-        border: '2px solid',
-        borderColor: 'primary.main',
-        borderRadius: shape === 'point' ? '50%' : '2px',
-        bgcolor: isSelected ? 'primary.main' : 'background.paper',
-        cursor: 'grab',
-        touchAction: 'none',
-        pointerEvents: 'auto',
-        '&::after': { content: '""', position: 'absolute', inset: -8 },
-        '&:active': { cursor: 'grabbing' },
+        left,
+        top,
+        fontSize: 12,
+        lineHeight: '18px',
+        color: 'text.primary',
+        textShadow: '0 0 3px var(--mui-palette-background-paper), 0 0 3px var(--mui-palette-background-paper)',
+        pointerEvents: 'none',
       }}
     >
-      {tag && (
-        <Box
-          component="span"
-          aria-hidden
-          sx={{
-            position: 'absolute',
-            left: size + 3,
-            top: size / 2 - 11,
-            fontSize: 12,
-            lineHeight: '18px',
-            color: 'text.primary',
-            textShadow: '0 0 3px var(--mui-palette-background-paper), 0 0 3px var(--mui-palette-background-paper)',
-            pointerEvents: 'none',
-          }}
-        >
-          {tag}
-        </Box>
-      )}
-      {note !== undefined && (
-        <Box
-          component="span"
-          role="status"
-          sx={{
-            position: 'absolute',
-            left: 18,
-            top: -24,
-            px: 2,
-            borderRadius: 1,
-            bgcolor: 'secondary.main',
-            color: 'background.paper',
-            fontSize: 12,
-            whiteSpace: 'nowrap',
-            pointerEvents: 'none',
-          }}
-        >
-          {note}
-        </Box>
-      )}
+      {text}
+    </Box>
+  );
+}
+
+/** How far, and what holds it. */
+function DiscNote({ text }: { text: string }) {
+  return (
+    <Box
+      component="span"
+      role="status"
+      sx={{
+        position: 'absolute',
+        left: 18,
+        top: -24,
+        px: 2,
+        borderRadius: 1,
+        bgcolor: 'secondary.main',
+        color: 'background.paper',
+        fontSize: 12,
+        whiteSpace: 'nowrap',
+        pointerEvents: 'none',
+      }}
+    >
+      {text}
     </Box>
   );
 }

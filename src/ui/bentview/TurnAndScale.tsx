@@ -3,18 +3,18 @@
 import { useRef, useState } from 'react';
 import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
-import { add, AXES, distance, dot, scale, sub, X_AXIS, Y_AXIS, Z_AXIS, type Vec3 } from '../../core/math/vec3';
+import { add, distance, dot, scale, sub, X_AXIS, Y_AXIS, Z_AXIS, type Vec3 } from '../../core/math/vec3';
 import { changeCurve } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useEdit, useGesture, useSession } from '../state/app-context';
 import { readQuantity } from '../fields/quantity';
 import { degrees } from '../format';
 import { usePivot } from '../state/use-pivot';
-import { holdWords, type DragAt } from './use-disc-drag';
+import { SCALE_HOLDS, TURN_HOLDS } from './holds';
+import type { DragAt } from './use-disc-drag';
 import { PathPointDisc } from './PathPointDisc';
 import type { Viewport } from './viewport';
 
-const AXIS_NAMES = ['x', 'y', 'z'] as const;
 /** Axis that the points are turned about where none is asked for, as the view lies. */
 const VIEW_AXES = { free: Y_AXIS, above: Y_AXIS, front: Z_AXIS, side: X_AXIS } as const;
 
@@ -27,8 +27,8 @@ interface Grip {
 type Which = 'turn' | 'scale';
 
 /**
- * Two grips beside what several points are turned and scaled about: one turns them, the other scales them. x, y or z is the axis of the
- * turn, or the only direction that is scaled (with Shift: the one that is not); a number typed while one is dragged is the angle, or the factor.
+ * Two grips beside what several points are turned and scaled about: one turns them, the other scales them. What holds them is the axis of
+ * the turn, or the directions that are scaled; a number typed while one is dragged is the angle, or the factor.
  */
 export function TurnAndScale({
   viewport,
@@ -56,14 +56,14 @@ export function TurnAndScale({
     if (which === 'turn') {
       // From right towards the other way than down is how the axis turns.
       const angle = readQuantity(typed, 'angle') ?? Math.atan2(-dot(d, down), dot(d, right));
-      const axis = hold ? AXES[hold.axis] : VIEW_AXES[view];
-      const name = hold ? ` about ${AXIS_NAMES[hold.axis]}` : '';
+      const axis = hold?.line ?? VIEW_AXES[view];
+      const name = hold ? ` ${hold.name}` : '';
       return [{ kind: 'turn', about: now.about, axis, angle }, `${degrees(angle)}${name}`];
     }
     const factor = Math.max(readQuantity(typed, 'plain') ?? dot(d, down) / now.far, 0.01);
-    const isScaled = (c: number) => !hold || (c === hold.axis) !== hold.isPlane;
+    const isScaled = (c: number) => (hold?.line ? hold.line[c] !== 0 : hold?.plane ? hold.plane[c] === 0 : true);
     const by = [0, 1, 2].map((c) => (isScaled(c) ? factor : 1)) as unknown as Vec3;
-    return [{ kind: 'scale', about: now.about, by }, `${factor.toFixed(2)} times${holdWords(hold)}`];
+    return [{ kind: 'scale', about: now.about, by }, `${factor.toFixed(2)} times${hold ? ` ${hold.name}` : ''}`];
   };
   const handlers = (which: Which) => ({
     select: () => {},
@@ -98,7 +98,8 @@ export function TurnAndScale({
       label={label}
       tag={which}
       place={dragged?.which === which ? dragged.place : rest}
-      isSelected={false}
+      isSelected={dragged?.which === which}
+      holds={which === 'turn' ? TURN_HOLDS : SCALE_HOLDS}
       on={handlers(which)}
     />
   ));

@@ -18,7 +18,7 @@ const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
   {
     value: 'shape',
     label: 'Shape path',
-    hint: 'Drag points along the ground, with Shift up and down. Click on the path for a new point. While you drag, x, y or z holds to that axis, with Shift square to it, and a number says how far.',
+    hint: 'Drag points along the ground, with Shift up and down. Click on the path for a new point. While you drag, Space steps through what holds the point, and a number says how far.',
   },
   { value: 'choose', label: 'Box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
   { value: 'pen', label: 'Pen', hint: 'Click on the ground for one point after another. Enter ends.' },

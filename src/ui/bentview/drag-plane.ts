@@ -1,5 +1,6 @@
-import { AXES, type Vec3 } from '../../core/math/vec3';
+import { add, dot, length, normalize, scale, sub, type Vec3 } from '../../core/math/vec3';
 import type { ViewName } from '../state/session-store';
+import type { Hold } from './holds';
 import type { Viewport } from './viewport';
 
 /**
@@ -29,21 +30,16 @@ export function dragTo(
   return hit && [from[0], hit[1], from[2]];
 }
 
-/** What a drag is held to: an axis, or the plane square to it. */
-export interface Hold {
-  readonly axis: 0 | 1 | 2;
-  readonly isPlane: boolean;
+/** Where a held drag goes: the pointer's place along `line` through `from`, or in the plane square to `plane`; undefined where that is seen end on. */
+export function dragHeld(viewport: Viewport, hold: Hold, x: number, y: number, from: Vec3): Vec3 | undefined {
+  if (hold.plane) return viewport.onPlane(x, y, from, hold.plane);
+  if (!hold.line) return undefined;
+  const look = viewport.lookingAlong();
+  const facing = sub(look, scale(hold.line, dot(look, hold.line)));
+  if (length(facing) < END_ON) return undefined;
+  const hit = viewport.onPlane(x, y, from, normalize(facing));
+  return hit && add(from, scale(hold.line, dot(sub(hit, from), hold.line)));
 }
 
-/** As {@link dragTo}, held; undefined where the plane is seen from its edge. */
-export function dragHeld(
-  viewport: Viewport,
-  view: ViewName,
-  { axis, isPlane }: Hold,
-  x: number,
-  y: number,
-  from: Vec3,
-): Vec3 | undefined {
-  const to = isPlane ? viewport.onPlane(x, y, from, AXES[axis]) : dragTo(viewport, view, x, y, from, axis === 1);
-  return to && (to.map((v, c) => ((c === axis) === isPlane ? from[c]! : v)) as unknown as Vec3);
-}
+/** A line that leaves the eye by less than this is seen as a dot: nothing can be dragged along it. */
+const END_ON = 0.05;

@@ -1,4 +1,5 @@
 import { firstAfter } from '../../core/frames/tightness';
+import { sub, type Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';
 import type { Viewport } from './viewport';
 
@@ -35,4 +36,11 @@ export function placeAt({ line, stations }: PathView, station: number): [number,
   const t = gap > 0 ? Math.min(Math.max((station - stations[i]!) / gap, 0), 1) : 0;
   const mix = (c: number) => line[i * 3 + c]! * (1 - t) + line[i * 3 + 3 + c]! * t;
   return [mix(0), mix(1), mix(2)];
+}
+
+/** The way the path runs at a station, not of unit length; undefined where there is none. */
+export function forwardAt(path: PathView | undefined, station: number | undefined): Vec3 | undefined {
+  if (!path || station === undefined) return undefined;
+  const step = path.length * 1e-4;
+  return sub(placeAt(path, Math.min(station + step, path.length)), placeAt(path, Math.max(station - step, 0)));
 }

@@ -2,6 +2,7 @@
 
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
+import KeyboardOutlined from '@mui/icons-material/KeyboardOutlined';
 import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import RedoRounded from '@mui/icons-material/RedoRounded';
 import UndoRounded from '@mui/icons-material/UndoRounded';
@@ -71,6 +72,11 @@ export function Header() {
         </span>
       </Tooltip>
       <FindingsCount />
+      <Tooltip title="Keys (?)">
+        <IconButton aria-label="Keys" onClick={() => set({ dialog: 'keys' })} sx={framed}>
+          <KeyboardOutlined sx={{ fontSize: 18 }} />
+        </IconButton>
+      </Tooltip>
       <Tooltip title={isDark ? 'Light theme' : 'Dark theme'}>
         <IconButton
           aria-label={isDark ? 'Light theme' : 'Dark theme'}

@@ -61,7 +61,7 @@ export interface SessionState {
   readonly time: number | undefined;
   readonly isPlaying: boolean;
   readonly save: SaveState;
-  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | undefined;
+  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | undefined;
   set(change: SessionChange): void;
   /** `chosen` = the guide, where one is chosen, else the run. */
   frame(what: 'run' | 'all' | 'chosen'): void;

@@ -1,0 +1,52 @@
+/** All keys, by where they work. Only editing keys that browsers share with programs are taken: undo, redo, copy, paste, all. */
+export const KEY_LIST: readonly { readonly where: string; readonly keys: readonly (readonly [string, string])[] }[] = [
+  {
+    where: 'Anywhere',
+    keys: [
+      ['Ctrl Z', 'undo'],
+      ['Ctrl Shift Z, Ctrl Y', 'redo'],
+      ['Ctrl A', 'choose all points of the path'],
+      ['Ctrl C, Ctrl V', 'copy the chosen points, put them in'],
+      ['Delete, Backspace', 'delete the chosen points, or the chosen guide'],
+      ['Home, End', 'frame everything, frame this run or the chosen guide'],
+      ['Space', 'play, stop'],
+      ['Escape', 'let go of what is chosen, leave a tool'],
+      ['?', 'this list'],
+    ],
+  },
+  {
+    where: 'Drawing with the pen',
+    keys: [
+      ['Arrows', 'move the place mark, with Shift finely'],
+      ['Enter', 'set a point there; once more, or without a mark, ends'],
+      ['Backspace', 'take the last point back'],
+      ['Escape', 'end; what is drawn stays'],
+    ],
+  },
+  {
+    where: 'On a point',
+    keys: [
+      ['Tab', 'to the next point'],
+      ['Arrows', 'move it by 0.1 m, with Shift up and down'],
+      ['Delete', 'take it away'],
+    ],
+  },
+  {
+    where: 'While something is dragged',
+    keys: [
+      ['Space', 'step through what holds it: free, level, along the path, across it, up'],
+      ['A number', 'how far; units may follow, as in 25 cm'],
+      ['Shift', 'up and down'],
+      ['Enter', 'leave it there'],
+      ['Escape', 'put it back'],
+    ],
+  },
+  {
+    where: 'In a number field',
+    keys: [
+      ['Arrow up, down', 'more, less; with Shift ten times'],
+      ['Enter', 'take what is typed'],
+      ['Escape', 'take back what was typed'],
+    ],
+  },
+];
