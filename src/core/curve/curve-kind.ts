@@ -21,6 +21,12 @@ export interface CurveField {
   readonly step: number;
 }
 
+/** A number that follows from a path's points and can be set through them. `read` is undefined where there is none. */
+export interface PathFigure extends Omit<CurveField, 'initial'> {
+  read(shape: PathShape): number | undefined;
+  write(shape: PathShape, value: number): PathShape;
+}
+
 type PathNumbers = { readonly numbers?: PathShape['numbers'] };
 
 /** What a path says for a field, within its bounds. */
@@ -54,6 +60,7 @@ export interface CurveKind<K extends string = string> {
     readonly radiusLabel?: string;
   };
   readonly fields?: readonly CurveField[];
+  readonly figures?: readonly PathFigure[];
   /** It always runs into itself. */
   readonly alwaysClosed?: boolean;
   /** Problems: `curve.too-few-points` with `needed` and `given` (points that differ), and the kind's own. */

@@ -11,6 +11,12 @@ describe('readQuantity', () => {
     ['2', 2],
     ['1e-3', 0.001],
     ['−4 cm', -0.04],
+    ['1/2+1', 1.5],
+    ['3*0.9 m', 2.7],
+    ['2 m - 30 cm', 1.7],
+    ['1 + 20 cm', 1.2],
+    ['(8 ft 7 in) / 2', (8 * 0.3048 + 7 * 0.0254) / 2],
+    ['2 * -(1 + 0.5)', -3],
   ])('reads %s as metres', (text, metres) => {
     expect(readQuantity(text, 'length')).toBeCloseTo(metres, 12);
   });
@@ -21,7 +27,24 @@ describe('readQuantity', () => {
     expect(readQuantity('2 min 5 s', 'time')).toBe(125);
   });
 
-  it.each(['', 'three', '3 furlongs', '3 m or so', 'm', '1..2'])('refuses %j', (text) => {
+  it.each([
+    '',
+    'three',
+    '3 furlongs',
+    '3 m or so',
+    'm',
+    '1..2',
+    '1 2',
+    '1/0',
+    '2 m * 3 m',
+    '1 / 2 m',
+    'alert(1)',
+    'q0',
+    '2 ** 3',
+    '"3"',
+    '[1]',
+    '1 +',
+  ])('refuses %j', (text) => {
     expect(readQuantity(text, 'length')).toBeUndefined();
   });
 

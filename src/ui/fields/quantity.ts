@@ -1,3 +1,5 @@
+import jsep, { type Expression } from 'jsep';
+
 /** What a number field holds. Inside: metres, radians, seconds, plain numbers. */
 export type QuantityName = 'length' | 'angle' | 'time' | 'percent' | 'plain';
 
@@ -22,31 +24,66 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   plain: { units: {}, shown: '', digits: 4 },
 };
 
+/** A number with how many times a unit is in it: 0 for "3", 1 for "3 m". */
+interface Measured {
+  readonly value: number;
+  readonly power: number;
+}
+
+const WITH_UNIT = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°%"']*)/g;
+
 /**
- * Reads "3.2 m", "8 ft 7 in", "320 mm", "-45°", "12": numbers with units, added up; a number without one is in the unit shown.
- * Undefined when the text is none of these.
+ * Reads "3.2 m", "8 ft 7 in", "-45°", "1/2 + 1", "3 * 0.9 m": numbers with or without units, and sums of them; what has no unit in the end
+ * is in the unit shown. Undefined when the text is none of these.
  */
 export function readQuantity(text: string, name: QuantityName): number | undefined {
   const { units, shown } = QUANTITIES[name];
+  const read: Measured[] = [];
   const clean = text.trim().replaceAll(',', '.').replaceAll('−', '-').toLowerCase();
-  const isNegative = clean.startsWith('-');
-  const body = clean.replace(/^[-+]\s*/, '');
-  const pattern = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°%"']*)\s*/gy;
-  let sum = 0;
-  let end = 0;
-  let count = 0;
-  let bare = 0;
-  for (let match = pattern.exec(body); match; match = pattern.exec(body)) {
-    count++;
-    if (match[2] === '') bare++;
-    const unit = match[2] === '' ? shown : match[2]!;
-    const factor = unit === '' ? 1 : units[unit];
-    if (factor === undefined) return undefined;
-    sum += Number(match[1]) * factor;
-    end = pattern.lastIndex;
+  const named = clean
+    .replace(WITH_UNIT, (whole, number: string, unit: string) => {
+      if (unit === '') return whole;
+      read.push({ value: Number(number) * (units[unit] ?? NaN), power: 1 });
+      return `$${read.length - 1}`;
+    })
+    .replace(/\$\d+(\s+\$\d+)+/g, (list) => `(${list.trim().replaceAll(/\s+/g, '+')})`); // 8 ft 7 in is a sum
+  if (clean.includes('$')) return undefined; // stands for what was read, below
+  const inShown = shown === '' ? 1 : units[shown]!;
+  try {
+    const { value, power } = evaluated(jsep(named), read, inShown);
+    const result = power === 0 ? value * inShown : value;
+    return Number.isFinite(result) && (power === 0 || power === 1) ? result : undefined;
+  } catch {
+    return undefined;
   }
-  if (end === 0 || end !== body.length || !Number.isFinite(sum) || (count > 1 && bare > 0)) return undefined;
-  return isNegative ? -sum : sum;
+}
+
+/** Throws where there is anything but numbers, units, + - * / and brackets. */
+function evaluated(node: Expression, read: readonly Measured[], inShown: number): Measured {
+  const { type, value, name, operator, left, right, argument } = node as Expression & Record<string, Expression>;
+  if (type === 'Literal' && typeof value === 'number') return { value, power: 0 };
+  const known = type === 'Identifier' ? read[Number(/^\$(\d+)$/.exec(String(name))?.[1])] : undefined;
+  if (known) return known;
+  if (type === 'UnaryExpression' && (String(operator) === '-' || String(operator) === '+')) {
+    const of = evaluated(argument!, read, inShown);
+    return String(operator) === '-' ? { ...of, value: -of.value } : of;
+  }
+  if (type !== 'BinaryExpression') throw new SyntaxError('evaluated: no sum');
+  const [a, b] = [evaluated(left!, read, inShown), evaluated(right!, read, inShown)];
+  switch (String(operator)) {
+    case '*':
+      return { value: a.value * b.value, power: a.power + b.power };
+    case '/':
+      return { value: a.value / b.value, power: a.power - b.power };
+    case '+':
+    case '-': {
+      const power = Math.max(a.power, b.power);
+      const [x, y] = [a, b].map((of) => of.value * (of.power === power ? 1 : inShown)) as [number, number];
+      return { value: String(operator) === '+' ? x + y : x - y, power };
+    }
+    default:
+      throw new SyntaxError(`evaluated: no operator ${String(operator)}`);
+  }
 }
 
 /** The value with its unit, without needless digits: "3.2 m". */

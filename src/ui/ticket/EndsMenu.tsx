@@ -12,6 +12,9 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { useApp, useProject } from '../state/app-context';
 
+/** Said when a path of few numbers had to become one of points. */
+export const HAS_HANDLES = 'The path has points with handles now, so that its end can be shaped.';
+
 const MANNERS: readonly { value: EndManner; label: string; hint: string }[] = [
   { value: 'ahead', label: 'Straight', hint: 'as it runs there' },
   { value: 'level', label: 'Level', hint: 'straight, and neither up nor down' },
@@ -53,8 +56,11 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
   const [end, setEnd] = useState<PathEnd>('end');
   const [over, setOver] = useState(Number(initial.toPrecision(2)) || 1);
   const put = (changed: Project | undefined, otherwise: string) => {
-    if (changed) document.getState().edit(() => changed);
-    else enqueueSnackbar(otherwise, { variant: 'warning' });
+    if (changed) {
+      document.getState().edit(() => changed);
+      const now = changed.paths.find(({ id }) => id === path.id);
+      if (now && now.curve.kind !== path.curve.kind) enqueueSnackbar(HAS_HANDLES, { variant: 'info' });
+    } else enqueueSnackbar(otherwise, { variant: 'warning' });
   };
   const mouths = mouthsBeside(project, path.id);
   return (

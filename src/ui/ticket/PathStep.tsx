@@ -2,27 +2,23 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
-import { fieldValue, type CurveField } from '../../core/curve/curve-kind';
 import { changeKind } from '../../core/curve/edit/change-kind';
 import { deviation } from '../../core/curve/edit/deviation';
 import type { Slope } from '../../core/frames/slope';
+import { distance } from '../../core/math/vec3';
 import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
-import { changeCurve, setClosed, setNumber } from '../../project/commands/paths';
-import { NumberField } from '../fields/NumberField';
+import { changeCurve, setClosed } from '../../project/commands/paths';
 import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
-import { metres, percentText, radius } from '../format';
-import { useEdit, useProject, useSet } from '../state/app-context';
-import { EndsMenu } from './EndsMenu';
+import { metres, percentText, plural, radius } from '../format';
+import { useEdit, useProject, useSession, useSet } from '../state/app-context';
+import { EndsMenu, HAS_HANDLES } from './EndsMenu';
+import { PathNumbers } from './PathNumbers';
 import { MoreMenu } from './MoreMenu';
 import { PointFields } from './PointFields';
 import { TidyMenu } from './TidyMenu';
 import type { StepProps } from './step-props';
 
-const QUANTITY = { m: 'length', ratio: 'plain', share: 'percent', angle: 'angle' } as const satisfies Record<
-  CurveField['unit'],
-  string
->;
 /** Less than this share of its length is no change of a path that anybody would want to be told of. */
 const TOLD_SHARE = 1e-4;
 
@@ -32,14 +28,20 @@ export function PathStep({ path, result }: StepProps) {
   const set = useSet();
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
   const curve = path.curve as CurveSpec;
-  const { fields = [], alwaysClosed, group, hint } = curveKind(curve);
+  const { alwaysClosed, group, hint } = curveKind(curve);
+  const point = useSession((s) => s.point);
   const view = result?.view.path;
   const replace = (changed: CurveSpec) => {
     const off = deviation(curve, changed);
     edit((project) => changeCurve(project, path.id, () => changed));
-    if (changed.points.length !== curve.points.length) set({ point: undefined });
+    if (changed.points.length !== curve.points.length) set({ point: samePoint(curve, changed, point) });
     if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
       enqueueSnackbar(`The path now runs up to ${metres(off)} from where it was.`, { variant: 'info' });
+  };
+  const replaceQuietly = (changed: CurveSpec) => {
+    edit((project) => changeCurve(project, path.id, () => changed));
+    if (changed.points.length !== curve.points.length) set({ point: undefined });
+    if (changed.kind !== curve.kind) enqueueSnackbar(HAS_HANDLES, { variant: 'info' });
   };
   return (
     <>
@@ -61,22 +63,7 @@ export function PathStep({ path, result }: StepProps) {
       <Typography variant="body2" color="text.secondary">
         {hint}.
       </Typography>
-      {fields.length > 0 && (
-        <Box>
-          {fields.map((field) => (
-            <NumberField
-              key={field.key}
-              label={field.label}
-              quantity={QUANTITY[field.unit]}
-              step={field.step}
-              min={field.min}
-              max={field.max}
-              value={fieldValue(curve, field)}
-              onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}
-            />
-          ))}
-        </Box>
-      )}
+      <PathNumbers path={path} view={view} onShape={replaceQuietly} />
       <PointFields path={path} result={result} />
       {!alwaysClosed && (
         <SwitchField
@@ -87,9 +74,9 @@ export function PathStep({ path, result }: StepProps) {
       )}
       <Box sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap' }}>
         <Button variant="outlined" color="secondary" onClick={() => set({ tool: 'pen' })}>
-          Draw on
+          Continue drawing
         </Button>
-        {group === 'points' && !curve.closed && <EndsMenu path={path} length={view?.length ?? 1} />}
+        {!alwaysClosed && view?.closed === false && <EndsMenu path={path} length={view?.length ?? 1} />}
         <MoreMenu path={path} />
         {group === 'points' && (
           <TidyMenu
@@ -100,7 +87,7 @@ export function PathStep({ path, result }: StepProps) {
       </Box>
       {view && (
         <Typography variant="body2" color="text.secondary">
-          {metres(view.length)} long, {metres(view.planLength)} in plan, {curve.points.length} points.{' '}
+          {metres(view.length)} long, {metres(view.planLength)} in plan, {plural(curve.points.length, 'point')}.{' '}
           {slopeText(view.slope)}
           {Number.isFinite(view.tightest.radius) &&
             ` Tightest ${radius(view.tightest.radius)} at station ${metres(view.tightest.station)}.`}
@@ -109,6 +96,14 @@ export function PathStep({ path, result }: StepProps) {
       )}
     </>
   );
+}
+
+/** The point of a changed path that lies nearest to the chosen one of before. */
+function samePoint(before: CurveSpec, after: CurveSpec, i: number | undefined): number | undefined {
+  const place = i === undefined ? undefined : before.points[i]?.position;
+  if (!place) return undefined;
+  const away = after.points.map(({ position }) => distance(position, place));
+  return away.indexOf(Math.min(...away));
 }
 
 function slopeText({ rise, steepest, station }: Slope): string {

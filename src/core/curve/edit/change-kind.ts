@@ -1,4 +1,7 @@
+import { cross, distance, length, type Vec3 } from '../../math/vec3';
 import { buildArcTable, pointStationsOf } from '../arc-table';
+import { turnAt } from '../corners';
+import type { Curve } from '../curve';
 import { fitHandles } from '../fit-handles';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
@@ -27,7 +30,7 @@ export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   const changed: CurveSpec = { ...spec, kind, closed: spec.closed || after.alwaysClosed === true };
   const takesRadius = after.uses.radius && !after.uses.manners;
   if (!takesRadius || spec.points.some((point) => point.radius !== undefined)) return changed;
-  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: startRadius(changed, i) })) };
+  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: comparableRadius(spec, i) })) };
 }
 
 /** Points and handles along the curve; held, so that a smooth path keeps them too. The path as it is where it is no curve yet. */
@@ -63,6 +66,36 @@ function withControls(spec: CurveSpec): PathPoint[] {
     const { as, straight, ...free } = point;
     return { ...free, ...controls };
   });
+}
+
+/** Share of the shorter leg that a rounding's tangent may take, so that those of neighbours fit as well. */
+const TANGENT_SHARE = 0.45;
+
+/** The radius that the curve has at a point, as far as it fits there as a rounding, metres. */
+function comparableRadius(spec: CurveSpec, i: number): number {
+  const { points, closed } = spec;
+  const n = points.length;
+  if (n < 3 || (!closed && (i === 0 || i === n - 1))) return 0;
+  const place = points.map(({ position }) => position);
+  const compiled = compileCurve(spec);
+  const legs = [distance(place[i]!, place[(i + n - 1) % n]!), distance(place[i]!, place[(i + 1) % n]!)];
+  const fits = (TANGENT_SHARE * Math.min(...legs)) / Math.tan(turnAt(place, i) / 2);
+  if (!compiled.ok) return startRadius(spec, i);
+  const radius = radiusAt(compiled.value, compiled.value.pointParams[i]!);
+  const least = Math.min(radius, fits);
+  return Number.isFinite(least) ? Number(least.toPrecision(3)) : 0;
+}
+
+/** On the tighter side of a point, metres; Infinity where it is straight. */
+function radiusAt(curve: Curve, u: number): number {
+  const [v, a] = [new Float64Array(3), new Float64Array(3)];
+  const radii = [true, false].map((fromLeft) => {
+    curve.velocityAt(v, 0, u, fromLeft && u > 0);
+    curve.accelerationAt(a, 0, u, fromLeft && u > 0);
+    const [velocity, acceleration] = [[...v] as unknown as Vec3, [...a] as unknown as Vec3];
+    return length(velocity) ** 3 / length(cross(velocity, acceleration));
+  });
+  return Math.min(...radii);
 }
 
 /** A first rounding that fits between its neighbours, metres, to the centimetre. */

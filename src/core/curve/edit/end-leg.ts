@@ -6,6 +6,7 @@ import type { PathPoint } from '../path-spec';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
+import { changeKind } from './change-kind';
 import { extendPath } from './extend';
 import { reversePath } from './reverse';
 
@@ -34,17 +35,19 @@ export function endOf(spec: CurveSpec, end: PathEnd): EndPlace | undefined {
  */
 export function straightEnd(spec: CurveSpec, end: PathEnd, manner: EndManner, length: number): CurveSpec | undefined {
   const place = endOf(spec, end);
-  if (!place || curveKind(spec).group === 'numbers') return undefined;
+  if (!place) return undefined;
   const [x, y, z] = place.direction;
   const direction: Vec3 =
     manner === 'ahead' ? [x, y, z] : manner === 'level' ? normalize([x, 0, z]) : [0, y > 1e-6 ? 1 : -1, 0];
-  return withEndLeg(spec, end, { position: place.position, direction }, length);
+  return withEndLeg(shapeable(spec), end, { position: place.position, direction }, length);
 }
 
 /** The path longer by a straight leg at an end, as it runs there; the rest stays as it is. Undefined where it has no such end. */
 export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): CurveSpec | undefined {
   const place = endOf(spec, end);
-  if (!place || curveKind(spec).group === 'numbers') return undefined;
+  if (!place) return undefined;
+  const shaped = shapeable(spec);
+  if (shaped !== spec) return extendAhead(shaped, end, length);
   if (end === 'start') {
     const turned = extendAhead(reversePath(spec), 'end', length);
     return turned && reversePath(turned);
@@ -67,10 +70,20 @@ export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): Curv
   return { ...spec, points: [...spec.points.slice(0, i), last, { position: far, ...hold, handleIn: scale(out, -1) }] };
 }
 
+/** A path of few numbers as points with handles, which its ends can be shaped by; others as they are. */
+const shapeable = (spec: CurveSpec): CurveSpec =>
+  curveKind(spec).group === 'numbers' ? changeKind(spec, 'handles') : spec;
+
 /** Brings an end to a place and lets it go in there against `direction`, the way out of it: a socket, or another path's end. */
 export function plugIn(spec: CurveSpec, end: PathEnd, mouth: EndPlace): CurveSpec | undefined {
-  if (spec.closed || spec.points.length < 2 || curveKind(spec).group === 'numbers') return undefined;
-  return withEndLeg(unplugged(spec, end), end, { position: mouth.position, direction: scale(mouth.direction, -1) }, 0);
+  const shaped = shapeable(spec);
+  if (!endOf(spec, end) || shaped.points.length < 2) return undefined;
+  return withEndLeg(
+    unplugged(shaped, end),
+    end,
+    { position: mouth.position, direction: scale(mouth.direction, -1) },
+    0,
+  );
 }
 
 /** Between straight legs, without the corner that an earlier plug made. */

@@ -1,5 +1,6 @@
 import { add, rotate, sub, type Vec3 } from '../../math/vec3';
 import type { PathPoint } from '../path-spec';
+import { fieldValue } from '../curve-kind';
 import { curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { releasedAround } from './move-point';
@@ -52,15 +53,22 @@ function transformed(spec: CurveSpec, chosen: readonly number[], transform: Tran
       ...(isMirrored && point.roll !== undefined && { roll: -point.roll }),
     };
   });
-  return { ...free, points, ...(all && factor !== 1 && spec.numbers && { numbers: scaledNumbers(spec, factor) }) };
+  return {
+    ...free,
+    points,
+    ...(all && factor !== 1 && curveKind(spec).fields && { numbers: scaledNumbers(spec, factor) }),
+  };
 }
 
-const scaledNumbers = (spec: CurveSpec, factor: number): CurveSpec['numbers'] => {
-  const lengths = new Set((curveKind(spec).fields ?? []).filter(({ unit }) => unit === 'm').map(({ key }) => key));
-  return Object.fromEntries(
-    Object.entries(spec.numbers ?? {}).map(([key, value]) => [key, lengths.has(key) ? value * factor : value]),
-  );
-};
+/** What a path does not say of a length is scaled too. */
+const scaledNumbers = (spec: CurveSpec, factor: number): CurveSpec['numbers'] => ({
+  ...spec.numbers,
+  ...Object.fromEntries(
+    (curveKind(spec).fields ?? []).flatMap((field) =>
+      field.unit === 'm' ? [[field.key, fieldValue(spec, field) * factor]] : [],
+    ),
+  ),
+});
 
 function carrying(transform: Transform) {
   switch (transform.kind) {

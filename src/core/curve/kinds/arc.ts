@@ -1,8 +1,27 @@
 import { fail, ok } from '../../math/result';
 import { add, cross, distance, dot, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
-import { defineCurveKind } from '../curve-kind';
+import { defineCurveKind, type PathFigure } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
+import type { PathPoint } from '../path-spec';
 import { arcPiece, linePiece, piecewise } from '../piecewise';
+
+const RADIUS: PathFigure = {
+  key: 'radius',
+  label: 'Radius',
+  unit: 'm',
+  min: 1e-4,
+  max: 1e6,
+  step: 0.1,
+  read: ({ points }) => circleOf(points)?.radius,
+  /** About the centre; points that lie on a line have none, and stay. */
+  write(shape, value) {
+    const circle = circleOf(shape.points);
+    if (!circle) return shape;
+    const { centre, radius } = circle;
+    const moved = (p: Vec3) => add(centre, scale(sub(p, centre), value / radius));
+    return { ...shape, points: shape.points.map((point) => ({ ...point, position: moved(point.position) })) };
+  },
+};
 
 /** A circular arc from the first point over the second to the third, or the whole circle through them. */
 export const arc = defineCurveKind({
@@ -11,6 +30,7 @@ export const arc = defineCurveKind({
   hint: 'An arc over three points; closed, the circle through them',
   group: 'numbers',
   uses: { radius: false, handles: false },
+  figures: [RADIUS],
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     if (points.length < 2) return fail('curve.too-few-points', { needed: 2, given: points.length });
@@ -35,6 +55,9 @@ export const arc = defineCurveKind({
   },
   insert: (shape) => ({ points: shape.points, index: -1 }),
 });
+
+const circleOf = (points: readonly PathPoint[]): Circle | undefined =>
+  points.length > 2 ? circleThrough(points[0]!.position, points[1]!.position, points[2]!.position) : undefined;
 
 interface Circle {
   readonly centre: Vec3;

@@ -1,7 +1,8 @@
 import { fail, ok } from '../../math/result';
-import { anyNormal, cross, distance, normalize, sub, type Vec3 } from '../../math/vec3';
-import { defineCurveKind, fieldValue, type CurveField } from '../curve-kind';
+import { add, anyNormal, cross, distance, normalize, scale, sub, type Vec3 } from '../../math/vec3';
+import { defineCurveKind, fieldValue, type CurveField, type PathFigure } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
+import type { PathShape } from '../path-spec';
 import { piecewise, type Piece } from '../piecewise';
 
 const START: CurveField = {
@@ -24,7 +25,7 @@ const END: CurveField = {
 };
 const TURNS: CurveField = {
   key: 'turns',
-  label: 'Turns (negative: the other way)',
+  label: 'Turns (negative turns left)',
   unit: 'ratio',
   initial: 3,
   min: -1000,
@@ -41,6 +42,66 @@ const FROM: CurveField = {
   step: Math.PI / 36,
 };
 
+const axisOf = ({ points }: PathShape): { foot: Vec3; axis: Vec3; rise: number } => {
+  const foot = points[0]?.position ?? [0, 0, 0];
+  const top = points[1]?.position ?? foot;
+  const rise = distance(foot, top);
+  return { foot, axis: rise > 0 ? normalize(sub(top, foot)) : [0, 1, 0], rise };
+};
+
+const withHeight = (shape: PathShape, height: number): PathShape => {
+  const { foot, axis } = axisOf(shape);
+  const top = { ...shape.points[1], position: add(foot, scale(axis, height)) };
+  return shape.points.length === 0 ? shape : { ...shape, points: [shape.points[0]!, top, ...shape.points.slice(2)] };
+};
+
+const HEIGHT: PathFigure = {
+  key: 'height',
+  label: 'Height',
+  unit: 'm',
+  min: 0,
+  max: 1e5,
+  step: 0.05,
+  read: (shape) => axisOf(shape).rise,
+  write: withHeight,
+};
+
+/** From one turn to the next along the axis. The height stays and the turns follow; a flat one rises. */
+const PITCH: PathFigure = {
+  key: 'pitch',
+  label: 'Pitch',
+  unit: 'm',
+  min: 1e-4,
+  max: 1e5,
+  step: 0.01,
+  read(shape) {
+    const turns = Math.abs(fieldValue(shape, TURNS));
+    return turns > 0 ? axisOf(shape).rise / turns : undefined;
+  },
+  write(shape, value) {
+    const [{ rise }, turns] = [axisOf(shape), fieldValue(shape, TURNS)];
+    if (rise === 0) return withHeight(shape, value * Math.abs(turns));
+    return {
+      ...shape,
+      numbers: { ...shape.numbers, turns: (Math.sign(turns) || 1) * Math.min(rise / value, TURNS.max) },
+    };
+  },
+};
+
+/** What the run does at the foot or the top, blended in between; an end that says nothing does as the other one. */
+const atEnd = (i: 0 | 1, what: 'gauge' | 'roll', field: Omit<PathFigure, 'read' | 'write' | 'key'>): PathFigure => ({
+  ...field,
+  key: `${what}${i}`,
+  read: ({ points }) => points[i]?.[what] ?? points[1 - i]?.[what] ?? (what === 'gauge' ? 1 : 0),
+  write(shape, value) {
+    const { points } = shape.points.length === 1 ? withHeight(shape, 0) : shape;
+    return { ...shape, points: points.map((point, k) => (k === i ? { ...point, [what]: value } : point)) };
+  },
+});
+
+const GAUGE = { unit: 'ratio', min: 1e-3, max: 1e3, step: 0.05 } as const;
+const ROLL = { unit: 'angle', min: -1e4, max: 1e4, step: Math.PI / 36 } as const;
+
 /** Pieces a turn: arc length is then found to full precision. */
 const PIECES = 8;
 
@@ -52,9 +113,17 @@ export const helix = defineCurveKind({
   group: 'numbers',
   uses: { radius: false, handles: false },
   fields: [START, END, TURNS, FROM],
+  figures: [
+    HEIGHT,
+    PITCH,
+    atEnd(0, 'gauge', { label: 'Thickness at the foot', ...GAUGE }),
+    atEnd(1, 'gauge', { label: 'Thickness at the top', ...GAUGE }),
+    atEnd(0, 'roll', { label: 'Roll at the foot', ...ROLL }),
+    atEnd(1, 'roll', { label: 'Roll at the top', ...ROLL }),
+  ],
   turnsAbout: () => false, // where it starts is told from the scene's axes
   compile(shape) {
-    const { points, from } = toDistinctPoints(shape);
+    const { points } = toDistinctPoints(shape);
     if (points.length < 1) return fail('curve.too-few-points', { needed: 1, given: 0 });
     const [r0, r1, turns, start] = [START, END, TURNS, FROM].map((field) => fieldValue(shape, field)) as Four;
     const foot = points[0]!.position;
@@ -71,7 +140,7 @@ export const helix = defineCurveKind({
       piecewise(
         pieces,
         false,
-        Float64Array.from(from, (i) => (i === 0 ? 0 : 1)),
+        Float64Array.from(shape.points, (_, i) => (i === 0 ? 0 : 1)), // a flat one's second point may lie on the first
       ),
     );
   },
