@@ -29,6 +29,8 @@ export const runSchema = z.strictObject({
   segment: id,
   path: id,
   ...runJobSchema.shape,
+  /** Kinds of findings that are not to be told of for this run, each a check, or a check and a guide: `check:guide`. */
+  setAside: z.array(z.string().max(200)).max(100).readonly().optional(),
 });
 
 /** The project document: plain values only, replaced and never edited in place. */

@@ -3,11 +3,11 @@
 import './quiet-three';
 import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
-import { FindingsPanel } from '../findings/FindingsPanel';
 import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
 import type { ToolName } from '../state/session-store';
 import { EmptyProject } from './EmptyProject';
 import { ChoosingBox } from './ChoosingBox';
+import { FindingMarks } from './FindingMarks';
 import { GridNote } from './GridNote';
 import { GuideDisc } from './GuideDisc';
 import { PathOverlay } from './PathOverlay';
@@ -68,6 +68,7 @@ export function BentView() {
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
+        {result && run?.visible && <FindingMarks viewport={viewport} path={result.view.path} />}
         {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
         {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} box={segmentBox} />}
         <GuideDisc viewport={viewport} />
@@ -86,7 +87,6 @@ export function BentView() {
         }}
       >
         <ViewToolbar />
-        {tool === 'shape' && <FindingsPanel />}
       </Box>
       {tool !== 'shape' && (
         <Typography

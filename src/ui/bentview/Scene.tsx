@@ -18,6 +18,9 @@ import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
 import type { Viewport } from './viewport';
 
+/** Pixels that the toolbar takes. */
+const TOOLBAR = 56;
+
 /** Teeth are as long as the segment reaches up, or half its width. */
 const combSize = ({ min, max }: Box): number => Math.max(max[1], (max[2] - min[2]) / 2, 0.02);
 
@@ -77,6 +80,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         framing={framing.count * 2 + (late === framing.count ? 1 : 0)}
         places={places}
         sphere={sphere}
+        toolbar={TOOLBAR}
         isStill={tool === 'freehand' || tool === 'choose'}
       />
       <Lights {...sphere} />

@@ -27,12 +27,14 @@ export interface ViewCameraProps {
   readonly places: readonly Vec3[];
   /** Round the whole scene: how near and far the camera must see. */
   readonly sphere: Sphere;
+  /** Pixels at the top that things lie over. */
+  readonly toolbar?: number;
   /** The pointer is wanted for something else. */
   readonly isStill?: boolean;
 }
 
 /** A camera that turns freely, or looks straight from above, the front or the side without perspective. */
-export function ViewCamera({ view, framing, sphere, places, isStill = false }: ViewCameraProps) {
+export function ViewCamera({ view, framing, sphere, places, toolbar = 0, isStill = false }: ViewCameraProps) {
   const camera = useThree((s) => s.camera) as Perspective | Ortho;
   const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
@@ -53,10 +55,15 @@ export function ViewCamera({ view, framing, sphere, places, isStill = false }: V
     if (fitted.current === asked) return;
     fitted.current = asked;
     const direction = new Vector3(...DIRECTIONS[view]).normalize();
-    controls.target.copy(fitCamera(camera, direction, latest.current.places, width / height));
+    controls.target.copy(
+      fitCamera(camera, direction, latest.current.places, width / height, {
+        above: toolbar / height,
+        below: 0,
+      }),
+    );
     controls.update();
     invalidate();
-  }, [camera, controls, view, framing, width, height, invalidate]);
+  }, [camera, controls, view, framing, width, height, toolbar, invalidate]);
 
   useWheelSpeed();
 

@@ -1,8 +1,14 @@
 import { Vector3, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 
-/** Share of the picture that what is framed may fill. */
+/** Share of the free part of the picture that what is framed may fill. */
 const FILL = 0.84;
+/** Shares of the picture's height that are left to what floats over it. */
+export interface Room {
+  readonly above: number;
+  readonly below: number;
+}
+const ALL: Room = { above: 0, below: 0 };
 
 /**
  * Places a camera that looks along -direction so that all `places` are in the picture and in its middle; returns what it then
@@ -13,7 +19,9 @@ export function fitCamera(
   direction: Vector3,
   places: readonly Vec3[],
   aspect: number,
+  { above, below } = ALL,
 ): Vector3 {
+  const free = Math.max(1 - above - below, 0.2);
   const right = new Vector3().crossVectors(camera.up, direction).normalize();
   const up = new Vector3().crossVectors(direction, right);
   const points = places.map((p) => new Vector3(...p));
@@ -29,7 +37,7 @@ export function fitCamera(
     });
     distance = 1e-3;
     for (const { r, u, toward } of local) {
-      const need = Math.max(Math.abs(r) / aspect, Math.abs(u)) / (tangent * FILL);
+      const need = Math.max(Math.abs(r) / aspect, Math.abs(u) / free) / (tangent * FILL);
       distance = Math.max(distance, isFlat ? need : need + toward);
     }
     const depth = (toward: number) => (isFlat ? 1 : distance - toward);
@@ -38,6 +46,7 @@ export function fitCamera(
     const shift = (values: number[]) => ((Math.min(...values) + Math.max(...values)) / 2) * (isFlat ? 1 : distance);
     target.addScaledVector(right, shift(across)).addScaledVector(up, shift(high));
   }
+  target.addScaledVector(up, (above - below) * tangent * distance);
   if (isFlat) {
     const reach = Math.max(...points.map((p) => p.distanceTo(target)), 1e-3);
     camera.zoom = (camera.top - camera.bottom) / 2 / distance;

@@ -3,6 +3,7 @@
 import WarningAmberRounded from '@mui/icons-material/WarningAmberRounded';
 import { Button, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
+import { groupFindings } from '../findings/group-findings';
 import { findingWords } from '../findings/finding-words';
 import { plural } from '../format';
 import { useProject, useResults, useSet } from '../state/app-context';
@@ -14,7 +15,13 @@ export function FindingsCount() {
   const set = useSet();
   const [anchor, setAnchor] = useState<HTMLElement>();
   const all = runs.flatMap((run) =>
-    run.visible ? (results.get(run.id)?.view.findings ?? []).map((finding) => ({ run, finding })) : [],
+    run.visible
+      ? groupFindings(results.get(run.id)?.view.findings ?? [], run.setAside).map(({ findings }) => ({
+          run,
+          finding: findings[0]!,
+          count: findings.length,
+        }))
+      : [],
   );
   if (all.length === 0) return null;
   return (
@@ -28,7 +35,7 @@ export function FindingsCount() {
         {plural(all.length, 'finding')}
       </Button>
       <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
-        {all.map(({ run, finding }, i) => (
+        {all.map(({ run, finding, count }, i) => (
           <MenuItem
             key={i}
             dense
@@ -38,6 +45,7 @@ export function FindingsCount() {
             }}
           >
             {run.name}: {findingWords(finding).title}
+            {count > 1 && `, ${count} places`}
           </MenuItem>
         ))}
       </Menu>

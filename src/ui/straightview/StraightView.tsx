@@ -3,7 +3,9 @@
 import { Box, Typography } from '@mui/material';
 import { scaleLinear } from 'd3-scale';
 import { useRef, type PointerEvent } from 'react';
+import { FindingsStrip } from '../findings/FindingsStrip';
 import { useRun, useRunResult, useSet } from '../state/app-context';
+import { FindingMarks } from './FindingMarks';
 import { Lane } from './Lane';
 import { PiecesLane } from './PiecesLane';
 import { Playback } from './Playback';
@@ -40,42 +42,48 @@ export function StraightView() {
     <Box
       component="section"
       aria-label="Straight view"
-      ref={box}
-      onPointerMove={onPointerMove}
-      onPointerLeave={() => set({ station: undefined })}
-      sx={{ position: 'relative', height: '100%', overflow: 'hidden', bgcolor: 'background.paper' }}
+      sx={{ display: 'flex', height: '100%', overflow: 'hidden', bgcolor: 'background.paper' }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', height: HEADING, px: 3.5 }}>
-        <Typography component="h2" variant="h3">
-          Straight view
-        </Typography>
-        <Playback />
+      <Box
+        ref={box}
+        onPointerMove={onPointerMove}
+        onPointerLeave={() => set({ station: undefined })}
+        sx={{ position: 'relative', flex: 1, minWidth: 0, height: '100%', overflow: 'hidden' }}
+      >
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', height: HEADING, px: 3.5 }}>
+          <Typography component="h2" variant="h3">
+            Straight view
+          </Typography>
+          <Playback />
+        </Box>
+        {run && result && width > 0 && height > HEADING + 20 && (
+          <svg
+            role="group"
+            aria-label={`${run.name} unrolled`}
+            width={width}
+            height={170 + more}
+            style={{ display: 'block' }}
+          >
+            <StationAxis x={x} length={length} bottom={160 + more} />
+            <Lane top={18} height={30} label="Pieces">
+              <PiecesLane x={x} laying={result.view.laying} />
+            </Lane>
+            <Lane top={52} height={44 + more} label="Tightness">
+              <TightnessLane x={x} path={result.view.path} height={44 + more} />
+            </Lane>
+            <Lane top={100 + more} height={26} label="Roll">
+              <RollLane x={x} bending={run.bending} reach={result.view.laying.reach} />
+            </Lane>
+            <Lane top={130 + more} height={26} label="Stretch">
+              <StretchLane x={x} laying={result.view.laying} />
+            </Lane>
+            <ReachHandles x={x} run={run} length={length} reach={result.view.laying.reach} />
+            <FindingMarks x={x} />
+            <StationCursor x={x} length={length} bottom={156 + more} />
+          </svg>
+        )}
       </Box>
-      {run && result && width > 0 && height > HEADING + 20 && (
-        <svg
-          role="group"
-          aria-label={`${run.name} unrolled`}
-          width={width}
-          height={170 + more}
-          style={{ display: 'block' }}
-        >
-          <StationAxis x={x} length={length} bottom={160 + more} />
-          <Lane top={18} height={30} label="Pieces">
-            <PiecesLane x={x} laying={result.view.laying} />
-          </Lane>
-          <Lane top={52} height={44 + more} label="Tightness">
-            <TightnessLane x={x} path={result.view.path} height={44 + more} />
-          </Lane>
-          <Lane top={100 + more} height={26} label="Roll">
-            <RollLane x={x} bending={run.bending} reach={result.view.laying.reach} />
-          </Lane>
-          <Lane top={130 + more} height={26} label="Stretch">
-            <StretchLane x={x} laying={result.view.laying} />
-          </Lane>
-          <ReachHandles x={x} run={run} length={length} reach={result.view.laying.reach} />
-          <StationCursor x={x} length={length} bottom={156 + more} />
-        </svg>
-      )}
+      {height > HEADING + 20 && <FindingsStrip />}
     </Box>
   );
 }
