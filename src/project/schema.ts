@@ -20,7 +20,18 @@ export const segmentSchema = z.strictObject({
 });
 /** Something to aim at or keep clear of; never part of what is baked unless that is asked for. */
 export const guideSchema = z.strictObject({ id, name, visible: z.boolean(), ...guideSpecSchema.shape });
-export const pathSchema = z.strictObject({ id, name, curve: curveSpecSchema });
+/** What an end of a path is plugged into: a socket, or an end of another path. */
+export const plugSchema = z.union([
+  z.strictObject({ guide: id }),
+  z.strictObject({ path: id, end: z.enum(['start', 'end']) }),
+]);
+export const pathSchema = z.strictObject({
+  id,
+  name,
+  curve: curveSpecSchema,
+  /** Ends that stay where they are plugged in, whatever else is edited. */
+  plugs: z.strictObject({ start: plugSchema.optional(), end: plugSchema.optional() }).optional(),
+});
 export const runSchema = z.strictObject({
   id,
   name,
@@ -70,6 +81,7 @@ export const projectSchema = z
 export type Project = z.infer<typeof projectSchema>;
 export type Segment = z.infer<typeof segmentSchema>;
 export type Path = z.infer<typeof pathSchema>;
+export type Plug = z.infer<typeof plugSchema>;
 export type Guide = z.infer<typeof guideSchema>;
 export type Run = z.infer<typeof runSchema>;
 

@@ -20,8 +20,10 @@ export const pathPointSchema = z.strictObject({
   handleOut: vec3Schema.optional(),
   /** The handles go their own ways: moving one leaves the other. */
   broken: z.literal(true).optional(),
-  /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. Between straight legs: the corner of a plugged end. */
+  /** On a smooth path: the handles hold the tangent, until the point or a neighbour moves. */
   held: z.literal(true).optional(),
+  /** Belongs to an end that is kept straight or plugged in: those of a straight leg go together, and no edit lets go of them by the way. */
+  kept: z.literal(true).optional(),
   /** On a mixed path: what the curve does here; absent = smooth. */
   as: z.enum(POINT_MANNERS).optional(),
   /** On a mixed path: the leg after this point is straight. */
@@ -44,6 +46,7 @@ export interface PathPoint {
   readonly handleOut?: Vec3 | undefined;
   readonly broken?: true | undefined;
   readonly held?: true | undefined;
+  readonly kept?: true | undefined;
   readonly as?: PointManner | undefined;
   readonly straight?: true | undefined;
   readonly weight?: number | undefined;
@@ -52,10 +55,10 @@ export interface PathPoint {
   readonly gauge?: number | undefined;
 }
 
-/** The point without hold on its tangent. */
+/** The point without hold on its tangent, unless it belongs to an end that is kept as it is. */
 export function letGo(point: PathPoint): PathPoint {
   const { held, ...free } = point;
-  return held ? free : point;
+  return held && !point.kept ? free : point;
 }
 
 /** The points of a path and whether its end joins its start. */

@@ -12,10 +12,10 @@ import {
   makeEndStraight,
   moveHandle,
   pastePoints,
-  plugEnd,
   setPoint,
   transform,
 } from './paths';
+import { plugEnd } from './plugs';
 import { reverse, splitPath } from './path-runs';
 import { setStep } from './runs';
 

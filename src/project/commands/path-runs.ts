@@ -4,6 +4,7 @@ import { buildArcTable } from '../../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../../core/curve/registry';
 import type { Path, Project, Run } from '../schema';
 import { changeCurve } from './paths';
+import { reversedPlugs } from './plugs';
 
 const lengthOf = (curve: CurveSpec): number => {
   const compiled = compileCurve(curve);
@@ -24,8 +25,10 @@ export function reverse(project: Project, id: string): Project {
   if (!path) return project;
   const length = lengthOf(path.curve as CurveSpec);
   const other = (station: number | null) => (station === null ? null : Math.max(toNanometres(length - station), 0));
+  const turned = changeCurve(project, id, reversePath);
   return {
-    ...changeCurve(project, id, reversePath),
+    ...turned,
+    paths: turned.paths.map((p) => (p.id === id ? reversedPlugs(p) : p)),
     runs: project.runs.map((run) =>
       run.path === id ? withReach(run, other(run.laying.to), other(run.laying.from)) : run,
     ),

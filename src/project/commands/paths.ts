@@ -1,11 +1,4 @@
-import {
-  extendAhead,
-  plugIn,
-  straightEnd,
-  type EndManner,
-  type EndPlace,
-  type PathEnd,
-} from '../../core/curve/edit/end-leg';
+import { extendAhead, straightEnd, type EndManner, type PathEnd } from '../../core/curve/edit/end-leg';
 import { extendPath } from '../../core/curve/edit/extend';
 import { insertAt } from '../../core/curve/edit/insert-at';
 import { joinPaths } from '../../core/curve/edit/join';
@@ -95,10 +88,6 @@ export const makeEndStraight = (
 /** Makes a path longer at an end, straight on. */
 export const extendOn = (project: Project, id: string, end: PathEnd, length: number): Project | undefined =>
   changedOr(project, id, (curve) => extendAhead(curve, end, length));
-
-/** Plugs an end in; undefined where the path has no such end. */
-export const plugEnd = (project: Project, id: string, end: PathEnd, mouth: EndPlace): Project | undefined =>
-  changedOr(project, id, (curve) => plugIn(curve, end, mouth));
 
 function changedOr(project: Project, id: string, change: (curve: CurveSpec) => CurveSpec | undefined) {
   const changed = changeCurve(project, id, (curve) => change(curve) ?? curve);

@@ -3,7 +3,8 @@
 import { useMemo, useRef } from 'react';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
-import { deletePoints, moveHandle, movePoint, plugEnd, setClosed, transform } from '../../project/commands/paths';
+import { deletePoints, moveHandle, movePoint, setClosed, transform } from '../../project/commands/paths';
+import { plugEnd } from '../../project/commands/plugs';
 import type { Path } from '../../project/schema';
 import { metres } from '../format';
 import { useApp, useChosen, useEdit, useGesture, useRun, useRunResult, useSession, useSet } from '../state/app-context';

@@ -3,7 +3,8 @@ import type { Vec3 } from '../../core/math/vec3';
 import { causeway } from '../../project/samples';
 import type { Guide, Project } from '../../project/schema';
 import type { Snapping } from '../state/session-store';
-import { mouthsBeside, snap } from './snap';
+import { mouthsBeside } from '../../project/commands/plugs';
+import { snap } from './snap';
 import { Viewport, type ScenePlace } from './viewport';
 
 /** Seen from above, 10 pixels a metre. */

@@ -1,7 +1,5 @@
-import { endOf, type EndPlace, type PathEnd } from '../../core/curve/edit/end-leg';
-import type { CurveSpec } from '../../core/curve/registry';
-import { mouthOf } from '../../core/guides/build-guide';
 import { add, scale, type Vec3 } from '../../core/math/vec3';
+import { mouthsBeside, type Mouth } from '../../project/commands/plugs';
 import type { Project } from '../../project/schema';
 import type { Snapping } from '../state/session-store';
 import type { Viewport } from './viewport';
@@ -14,7 +12,7 @@ export interface Snapped {
   readonly place: Vec3;
   readonly on?: 'end' | 'point' | 'middle' | 'guide' | 'grid';
   /** The end or socket to plug into. */
-  readonly mouth?: EndPlace;
+  readonly mouth?: Mouth;
 }
 
 export interface SnapInput {
@@ -64,32 +62,4 @@ export function snap(to: Vec3, input: SnapInput): Snapped {
   if (grid === null) return { place: to };
   const whole = (v: number) => Number((Math.round(v / grid) * grid).toPrecision(12));
   return { place: [whole(to[0]), whole(to[1]), whole(to[2])], on: 'grid' };
-}
-
-const ends = new WeakMap<CurveSpec, Partial<Record<PathEnd, EndPlace | undefined>>>();
-
-/** An end of a path, worked out once for as long as the path stays as it is: every move of a drag asks for all of them. */
-function keptEnd(curve: CurveSpec, end: PathEnd): EndPlace | undefined {
-  const known = ends.get(curve) ?? {};
-  if (!(end in known)) known[end] = endOf(curve, end);
-  ends.set(curve, known);
-  return known[end];
-}
-
-/** Ends of other open paths, and sockets, with the way out of each. */
-export function mouthsBeside(project: Project, path: string): (EndPlace & { readonly name: string })[] {
-  const both: readonly PathEnd[] = ['start', 'end'];
-  return [
-    ...project.guides
-      .filter(({ visible, shape }) => visible && shape.from === 'body' && shape.kind === 'socket')
-      .map((guide) => ({ ...mouthOf(guide), name: guide.name })),
-    ...project.paths
-      .filter(({ id, curve }) => id !== path && !curve.closed)
-      .flatMap(({ name, curve }) =>
-        both.flatMap((end) => {
-          const place = keptEnd(curve as CurveSpec, end);
-          return place ? [{ ...place, name: `${end} of ${name}` }] : [];
-        }),
-      ),
-  ];
 }

@@ -1,5 +1,6 @@
 import { temporal, type TemporalState } from 'zundo';
 import { createStore, type StoreApi } from 'zustand';
+import { holdPlugs } from '../../project/commands/plugs';
 import { emptyProject, type Project } from '../../project/schema';
 
 export interface DocumentState {
@@ -25,7 +26,7 @@ export function createDocumentStore(): DocumentStore {
       (set, get) => ({
         project: emptyProject('Untitled'),
         edit(change) {
-          const project = change(get().project);
+          const project = holdPlugs(get().project, change(get().project));
           if (project === get().project) return;
           set({ project });
           // The first edit of a gesture is remembered, the rest run on from it.

@@ -5,9 +5,11 @@ import { Box, Button, Popover, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { EndManner, PathEnd } from '../../core/curve/edit/end-leg';
-import { extendOn, makeEndStraight, plugEnd } from '../../project/commands/paths';
+import { isEndKept } from '../../core/curve/edit/end-leg';
+import type { CurveSpec } from '../../core/curve/registry';
+import { extendOn, makeEndStraight } from '../../project/commands/paths';
+import { mouthsBeside, plugEnd, releaseEnd } from '../../project/commands/plugs';
 import type { Path, Project } from '../../project/schema';
-import { mouthsBeside } from '../bentview/snap';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { useApp, useProject } from '../state/app-context';
@@ -74,6 +76,14 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
         ]}
         onChange={setEnd}
       />
+      {(path.plugs?.[end] ?? isEndKept(path.curve as CurveSpec, end)) && (
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
+          <Typography variant="body2">{plugWords(project, path, end)}</Typography>
+          <Button variant="outlined" color="secondary" onClick={() => put(releaseEnd(project, path.id, end), '')}>
+            Let go
+          </Button>
+        </Box>
+      )}
       <NumberField label="Over" quantity="length" step={0.1} min={0.001} max={1e5} value={over} onChange={setOver} />
       <Typography variant="caption" color="text.secondary">
         Make it
@@ -130,4 +140,12 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
       </Box>
     </Box>
   );
+}
+
+/** What is kept of an end. */
+function plugWords({ guides, paths }: Project, path: Path, end: PathEnd): string {
+  const plug = path.plugs?.[end];
+  if (!plug) return 'Its leg stays straight.';
+  const into = 'guide' in plug ? guides.find(({ id }) => id === plug.guide) : paths.find(({ id }) => id === plug.path);
+  return `It stays plugged into ${into?.name ?? 'its place'}.`;
 }

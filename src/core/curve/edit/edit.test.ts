@@ -10,7 +10,7 @@ import { TIDIES } from '../tidy';
 import { CURVE_KINDS, compileCurve, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { deviation } from './deviation';
-import { endOf, extendAhead, plugIn, straightEnd } from './end-leg';
+import { endOf, letEndGo, extendAhead, plugIn, straightEnd } from './end-leg';
 import { insertAt } from './insert-at';
 import { joinPaths } from './join';
 import { movePoint } from './move-point';
@@ -163,8 +163,8 @@ describe('ends', () => {
       endOf(spec, 'end')!.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k]!, 9));
     }
     const knee = count - 2;
-    const kept = plugIn(movePoint(spec, knee, [25, 1, 0]), 'end', mouths[1]!)!;
-    // A corner that was moved by hand is one's own.
+    const kept = plugIn(movePoint(letEndGo(spec, 'end'), knee, [25, 1, 0]), 'end', mouths[1]!)!;
+    // The corner of an end that was let go of is one's own.
     expect(kept.points.some(({ position }) => distance(position, [25, 1, 0]) < 1e-9)).toBe(true);
   });
 

@@ -2,7 +2,7 @@ import { fillSample } from '../../frames/sample-curve';
 import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
 import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 
-import type { PathPoint } from '../path-spec';
+import { letGo, type PathPoint } from '../path-spec';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
@@ -86,13 +86,31 @@ export function plugIn(spec: CurveSpec, end: PathEnd, mouth: EndPlace): CurveSpe
   );
 }
 
-/** Between straight legs, without the corner that an earlier plug made. */
+/** Lets go of what was said of an end: its tangents are found anew, and its points move by themselves. */
+export function letEndGo(spec: CurveSpec, end: PathEnd): CurveSpec {
+  const last = spec.points.length - 1;
+  const [own, step] = end === 'start' ? [0, 1] : [last, -1];
+  const points = [...spec.points];
+  for (let i = own; points[i] && (i === own || points[i]!.kept); i += step) {
+    const { kept, ...free } = points[i]!;
+    points[i] = letGo(kept ? free : points[i]!);
+  }
+  return { ...spec, points };
+}
+
+/** Whether an end's leg is kept straight. */
+export const isEndKept = ({ points }: CurveSpec, end: PathEnd): boolean =>
+  points[end === 'start' ? 0 : points.length - 1]?.kept === true;
+
+/** Without the corner or the controls that an earlier plug made. */
 function unplugged(spec: CurveSpec, end: PathEnd): CurveSpec {
   const { uses } = curveKind(spec);
-  const knee = end === 'start' ? 1 : spec.points.length - 2;
-  const { held, handleIn, handleOut } = spec.points[knee]!;
-  const isOfPlug = uses.radius && !uses.manners && held && !handleIn && !handleOut && spec.points.length > 2;
-  return isOfPlug ? { ...spec, points: spec.points.filter((_, i) => i !== knee) } : spec;
+  if (!uses.weight && (!uses.radius || uses.manners)) return spec;
+  const last = spec.points.length - 1;
+  const [from, step] = end === 'start' ? [1, 1] : [last - 1, -1];
+  const gone = new Set<number>();
+  for (let i = from; i > 0 && i < last && spec.points[i]!.kept; i += step) gone.add(i);
+  return gone.size > 0 ? { ...spec, points: spec.points.filter((_, i) => !gone.has(i)) } : spec;
 }
 
 function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: number): CurveSpec | undefined {
@@ -113,12 +131,20 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
   const { uses } = curveKind(spec);
   const away = distance(knee, rest[0]!.position);
   const first: PathPoint = { ...spec.points[0]!, position: place.position };
-  if (uses.weight) return { ...spec, points: [first, ...pulled(place.position, inwards, length || away / 3), ...rest] };
+  if (uses.weight)
+    return {
+      ...spec,
+      points: [
+        length === 0 ? first : { ...first, kept: true },
+        ...pulled(place.position, inwards, length || away / 3),
+        ...rest,
+      ],
+    };
   if (uses.radius && !uses.manners) {
     const reach = length || away / 3;
     const at = { position: add(place.position, scale(inwards, reach)), radius: Math.min(reach, away) / 2 };
-    const corner: PathPoint = length === 0 ? { ...at, held: true } : at;
-    return { ...spec, points: [first, corner, ...rest] };
+    const end: PathPoint = length === 0 ? first : { ...first, kept: true };
+    return { ...spec, points: [end, { ...at, kept: true }, ...rest] };
   }
   const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
   const out = (by: number): PathPoint['handleOut'] => scale(inwards, by);
@@ -127,8 +153,8 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
   return {
     ...spec,
     points: [
-      { ...first, ...hold, ...straight, handleOut: out(length / 3) },
-      { position: knee, ...hold, handleIn: out(-length / 3), handleOut: out(away / 3) },
+      { ...first, ...hold, ...straight, kept: true, handleOut: out(length / 3) },
+      { position: knee, ...hold, kept: true, handleIn: out(-length / 3), handleOut: out(away / 3) },
       ...rest,
     ],
   };
@@ -136,4 +162,4 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
 
 /** Controls in a line: a cubic B-spline is straight where four of them are. */
 const pulled = (from: Vec3, along: Vec3, length: number): PathPoint[] =>
-  [1 / 3, 2 / 3, 1, 4 / 3].map((share) => ({ position: add(from, scale(along, length * share)) }));
+  [1 / 3, 2 / 3, 1, 4 / 3].map((share) => ({ position: add(from, scale(along, length * share)), kept: true }));

@@ -7,7 +7,8 @@ import { curveKind, type CurveSpec } from '../registry';
  * The path with a point more at `position`, after its end or before its start. Where the end has a handle the new leg leaves it the way the
  * path arrives, and bends on evenly.
  */
-export function extendPath(spec: CurveSpec, end: 'start' | 'end', position: Vec3): CurveSpec {
+export function extendPath(kept: CurveSpec, end: 'start' | 'end', position: Vec3): CurveSpec {
+  const spec = withoutKept(kept, end);
   const [first, last] = [0, spec.points.length - 1];
   const i = end === 'start' ? first : last;
   const point: PathPoint = { position, ...carried(spec.points[i]) };
@@ -20,6 +21,14 @@ export function extendPath(spec: CurveSpec, end: 'start' | 'end', position: Vec3
   const next = { ...point, ...ends?.point };
   const before = ends ? spec.points.map((p, k) => (k === i ? { ...p, ...ends.old } : p)) : spec.points;
   return { ...spec, points: end === 'start' ? [next, ...before] : [...before, next] };
+}
+
+/** An end that the path goes on from is none any more. */
+function withoutKept(spec: CurveSpec, end: 'start' | 'end'): CurveSpec {
+  const i = end === 'start' ? 0 : spec.points.length - 1;
+  if (!spec.points[i]?.kept) return spec;
+  const { kept, ...free } = spec.points[i];
+  return { ...spec, points: spec.points.map((point, k) => (k === i ? free : point)) };
 }
 
 const carried = (old: PathPoint | undefined) => (old?.radius === undefined ? {} : { radius: old.radius });

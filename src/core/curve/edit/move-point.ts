@@ -1,11 +1,34 @@
-import type { Vec3 } from '../../math/vec3';
+import { add, sub, type Vec3 } from '../../math/vec3';
 import { letGo } from '../path-spec';
 import { curveKind, type CurveSpec } from '../registry';
 
 /** The path with point i elsewhere. On a smooth path it and its neighbours find their tangents anew where they were held. */
 export function movePoint(spec: CurveSpec, i: number, position: Vec3): CurveSpec {
-  const free = releasedAround(spec, new Set([i]));
-  return { ...free, points: free.points.map((point, k) => (k === i ? { ...point, position } : point)) };
+  const by = sub(position, spec.points[i]!.position);
+  const moved = withPartners(spec, [i]);
+  const free = releasedAround(spec, moved);
+  return {
+    ...free,
+    points: free.points.map((point, k) =>
+      k === i ? { ...point, position } : moved.has(k) ? { ...point, position: add(point.position, by) } : point,
+    ),
+  };
+}
+
+/** Points, and with one of a leg that is kept straight at an end the others of that leg. */
+export function withPartners({ points, closed }: CurveSpec, chosen: readonly number[]): ReadonlySet<number> {
+  const all = new Set(chosen);
+  if (closed) return all;
+  for (const [end, step] of [
+    [0, 1],
+    [points.length - 1, -1],
+  ] as const) {
+    // prettier-ignore
+    const leg: number[] = [];
+    for (let i: number = end; points[i]?.kept; i += step) leg.push(i);
+    if (leg.some((i) => all.has(i))) for (const i of leg) all.add(i);
+  }
+  return all;
 }
 
 /** The path without some points; their neighbours find their tangents anew where they were held. */
@@ -14,10 +37,7 @@ export function deletePoints(spec: CurveSpec, chosen: readonly number[]): CurveS
   return { ...spec, points: releasedAround(spec, gone).points.filter((_, k) => !gone.has(k)) };
 }
 
-/**
- * The path with the chosen points and their neighbours let go of held tangents; between chosen points they keep them. A corner that a
- * plugged end made between straight legs is let go of by itself only.
- */
+/** The path with the chosen points and their neighbours let go of held tangents; between chosen points they keep them. */
 export function releasedAround(spec: CurveSpec, chosen: ReadonlySet<number>): CurveSpec {
   const n = spec.points.length;
   const at = (i: number) => (spec.closed ? (i + n) % n : i);

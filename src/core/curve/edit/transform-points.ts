@@ -3,7 +3,7 @@ import type { PathPoint } from '../path-spec';
 import { fieldValue } from '../curve-kind';
 import { curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
-import { releasedAround } from './move-point';
+import { releasedAround, withPartners } from './move-point';
 
 /** What happens to places: a shift, then a turn about an axis through a middle, or a scale about it. Metres, radians. */
 export type Transform =
@@ -25,7 +25,7 @@ export function transformPoints(spec: CurveSpec, chosen: readonly number[], tran
       transform,
     );
   }
-  return transformed(spec, chosen, transform);
+  return transformed(spec, [...withPartners(spec, chosen)], transform);
 }
 
 /** Whether a path of few numbers is still what it was when its points are carried along. */
