@@ -16,6 +16,7 @@ import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
 import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
+import { useFollow } from './use-follow';
 import { usePenFocus } from './use-pen-focus';
 import { useStart } from './use-start';
 import { useViewPointer } from './use-view-pointer';
@@ -45,6 +46,7 @@ export function BentView() {
   const segmentBox = useStart(path);
   const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
   const section = usePenFocus(tool);
+  useFollow(viewport, path);
   return (
     <Box
       component="section"

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import { add, normalize, scale, sub, type Vec3 } from '../../core/math/vec3';
 import { readQuantity } from '../fields/quantity';
 import { metres } from '../format';
+import { useApp } from '../state/app-context';
 import type { ViewName } from '../state/session-store';
 import { dragHeld, dragTo } from './drag-plane';
 import type { Hold } from './holds';
@@ -48,6 +49,7 @@ export interface DragHandlers {
  * while it is dragged is how far it goes. Escape puts it back.
  */
 export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, holds: readonly Hold[], on: DragHandlers) {
+  const { session } = useApp();
   const drag = useRef<Drag | undefined>(undefined);
   const [held, setHeld] = useState(0);
   const [isDragged, setDragged] = useState(false);
@@ -85,6 +87,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, hol
     if (!current) return;
     drag.current = undefined;
     setDragged(false);
+    session.getState().set({ isDragging: false });
     setNote(undefined);
     on.end(current.hasMoved);
   };
@@ -114,6 +117,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, hol
           hasMoved: false,
         };
         setDragged(true);
+        session.getState().set({ isDragging: true });
         on.begin();
       },
       onPointerMove: (event: PointerEvent<HTMLElement>) => {

@@ -54,6 +54,8 @@ export interface SessionState {
   readonly view: ViewName;
   /** Counts up to ask the view to frame everything, the selected run, or the chosen guide. */
   readonly framing: { readonly what: 'run' | 'all' | 'guide'; readonly count: number };
+  /** Something in the bent view is being dragged. */
+  readonly isDragging: boolean;
   /** Station in metres that the pointer is at, in either view. */
   readonly station: number | undefined;
   readonly finding: Finding | undefined;
@@ -89,6 +91,7 @@ export const createSessionStore = (): SessionStore =>
     tool: 'shape',
     view: 'free',
     framing: { what: 'run', count: 0 },
+    isDragging: false,
     station: undefined,
     finding: undefined,
     time: undefined,
