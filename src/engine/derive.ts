@@ -141,12 +141,12 @@ export class Deriver {
     });
   }
 
-  /** A made segment that is to fill the path, made as long as the reach. */
+  /** A made segment that is to fill the path, made as long as the reach; those that are counted keep their length. */
   #filled({ segment, curve, job }: RunSource): SegmentParts {
     const { source } = segment;
     const fill = source.from === 'maker' ? maker(source.spec.kind as MakerName).fill : undefined;
     const arc = fill && this.arc(curve);
-    if (source.from !== 'maker' || !fill || !arc?.ok) return segment;
+    if (source.from !== 'maker' || !fill || !arc?.ok || job.laying.rule === 'byCount') return segment;
     const { from, to } = resolveReach(job.laying, arc.value.length);
     return { ...segment, source: { ...source, spec: fill(source.spec as MakerSpec, to - from) as MakerSpec } };
   }
@@ -176,7 +176,8 @@ export class Deriver {
     onProgress?.(0.2);
     const cleaning = partOf(onProgress, 0.2, 0.7);
     const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit, cleaning);
-    const prepared = prepareSegment(clean, prepare);
+    const own = source.from === 'maker' ? maker(source.spec.kind as MakerName).stiff?.(source.spec as MakerSpec) : [];
+    const prepared = prepareSegment(clean, own?.length ? { ...prepare, stiff: [...prepare.stiff, ...own] } : prepare);
     if (!prepared.ok) return prepared;
     onProgress?.(0.9);
     const finished = await this.#finish(prepared.value, finishes);

@@ -6,7 +6,15 @@ import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec
 
 /** How a new run is laid, bent and grown. */
 export const JOB_DEFAULTS: RunJob = {
-  laying: { rule: 'fillStretch', count: 10, gap: 0, from: null, to: null, variation: NO_VARIATION },
+  laying: {
+    rule: 'fillStretch',
+    count: 10,
+    countFit: 'stretch',
+    gap: 0,
+    from: null,
+    to: null,
+    variation: NO_VARIATION,
+  },
   bending: {
     frames: { rule: 'upright', up: [0, 1, 0] },
     roll: 0,

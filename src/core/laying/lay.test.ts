@@ -7,6 +7,7 @@ import { LAYING_RULES, type LayingRuleName, type LayingSpec } from './registry';
 const spec = (rule: LayingRuleName, change: Partial<LayingSpec> = {}): LayingSpec => ({
   rule,
   count: 5,
+  countFit: 'own',
   gap: 0,
   from: null,
   to: null,
@@ -26,6 +27,19 @@ describe('lay', () => {
     expect(placements).toHaveLength(9);
     expect(gap).toBeCloseTo(1 / 8, 12);
     expect(stretch).toBe(1);
+  });
+
+  it.each([
+    { countFit: 'stretch' as const, length: 2.5, gap: 0, remainder: 0 },
+    { countFit: 'gaps' as const, length: 2, gap: 2 / 3, remainder: 0 },
+    { countFit: 'own' as const, length: 2, gap: 0, remainder: 2 },
+  ])('lays four pieces of 2 m on 10 m: $countFit', ({ countFit, length, gap, remainder }) => {
+    const laid = unwrap(lay(spec('byCount', { count: 4, countFit }), 2, 10, false));
+    expect(laid.placements).toHaveLength(4);
+    expect(laid.placements[3]!.station + laid.placements[3]!.length).toBeCloseTo(10 - remainder, 12);
+    expect(laid.placements[0]!.length).toBeCloseTo(length, 12);
+    expect(laid.gap).toBeCloseTo(gap, 12);
+    expect(laid.remainder).toBeCloseTo(remainder, 12);
   });
 
   it('puts a gap behind the last piece too when the reach goes once round', () => {

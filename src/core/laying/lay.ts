@@ -67,6 +67,7 @@ export function lay(
     natural,
     gap: rule.uses.gap ? spec.gap : 0,
     count: spec.count,
+    countFit: spec.countFit,
     round: closed && head + tail === 0 && length >= pathLength * (1 - 1e-9),
   };
   if (input.gap <= -natural) return fail('laying.pitch', { gap: input.gap, natural });

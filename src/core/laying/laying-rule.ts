@@ -1,3 +1,6 @@
+/** Counted pieces keep their own length one behind the other, or fill the reach by their stretch or by their gaps. */
+export type CountFit = 'own' | 'stretch' | 'gaps';
+
 /** What a rule gets: lengths in metres. */
 export interface LayInput {
   /** Length of the part of the path that the run covers. */
@@ -8,6 +11,8 @@ export interface LayInput {
   readonly gap: number;
   /** Pieces wished, for rules that count. */
   readonly count: number;
+  /** What counted pieces do with a reach that they do not fill. */
+  readonly countFit: CountFit;
   /** The reach goes once round a closed path, so that the last piece meets the first. */
   readonly round: boolean;
 }

@@ -16,6 +16,8 @@ export const layingSpecSchema = z.strictObject({
   rule: z.enum(Object.keys(rules) as [LayingRuleName, ...LayingRuleName[]]),
   /** Pieces wished, for rules that count. */
   count: z.number().int().min(1).max(MAX_PIECES),
+  /** What counted pieces do with the reach; see `CountFit`. */
+  countFit: z.enum(['own', 'stretch', 'gaps']).default('own'),
   /** Metres between pieces; negative = overlap. */
   gap: z.number().min(-1e4).max(1e4),
   /** The reach: stations in metres; null = the path's own start or end. */

@@ -3,6 +3,7 @@ import type { Problem } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import type { CrossSection } from './cross-section';
 import type { MakerField } from './maker-field';
+import type { StiffZone } from './stiff-zones';
 
 /** Something worth knowing of what was made: metres, radians or a plain number. */
 export interface MakerFigure {
@@ -41,7 +42,9 @@ export interface Maker<K extends string = string, S extends z.ZodType = z.ZodTyp
   figures?(spec: z.infer<S>): readonly MakerFigure[];
   /** Distance from a piece's start to the next one's, where pieces reach into each other; metres. */
   pitch?(spec: z.infer<S>): number;
-  /** The spec made as long as the reach that it is to fill, where it asks for that. */
+  /** Stretches of x that do not bend, metres. */
+  stiff?(spec: z.infer<S>): readonly StiffZone[];
+  /** The spec made as long as the reach that it is to fill, where it is such a thing. */
   fill?(spec: z.infer<S>, reach: number): z.infer<S>;
   /** The same thing as an outline to edit by hand. */
   toSection?(spec: z.infer<S>): CrossSection;

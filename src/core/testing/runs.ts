@@ -62,7 +62,16 @@ export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): Prepare
 /** A run's job with parts of its steps changed. */
 export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {}): RunJob {
   return {
-    laying: { rule: 'onePiece', count: 3, gap: 0, from: null, to: null, variation: NO_VARIATION, ...change.laying },
+    laying: {
+      rule: 'onePiece',
+      count: 3,
+      countFit: 'own',
+      gap: 0,
+      from: null,
+      to: null,
+      variation: NO_VARIATION,
+      ...change.laying,
+    },
     bending: {
       frames: { rule: 'leastTwist', up: [0, 1, 0] },
       roll: 0,

@@ -5,9 +5,10 @@ import { joinPaths } from '../../core/curve/edit/join';
 import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../core/curve/edit/move-point';
 import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import { fitsPath, type PathPoint } from '../../core/curve/path-spec';
-import type { CurveSpec } from '../../core/curve/registry';
+import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Path, Project } from '../schema';
+import { setStep } from './runs';
 
 export const addPath = (project: Project, path: Path): Project => ({ ...project, paths: [...project.paths, path] });
 
@@ -109,6 +110,19 @@ export function joinPath(project: Project, id: string, otherId: string): Project
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>
   changeCurve(project, id, (curve) => extendPath(curve, end, position));
+
+/** Another curve for a path. Runs along one that always goes round have their outside out, until a rule is chosen for them. */
+export function replaceCurve(project: Project, id: string, curve: CurveSpec): Project {
+  const isLoop = (spec: CurveSpec | undefined) => spec !== undefined && curveKind(spec).alwaysClosed === true;
+  const before = project.paths.find((p) => p.id === id)?.curve as CurveSpec | undefined;
+  const changed = changeCurve(project, id, () => curve);
+  if (isLoop(before) === isLoop(curve)) return changed;
+  const [from, to] = isLoop(curve) ? (['upright', 'faceOut'] as const) : (['faceOut', 'upright'] as const);
+  return changed.runs.reduce((all, run) => {
+    if (run.path !== id || run.bending.frames.rule !== from) return all;
+    return setStep(all, run.id, 'bending', { frames: { ...run.bending.frames, rule: to } });
+  }, changed);
+}
 
 /** Sets one of the numbers that the path's kind asks for. */
 export const setNumber = (project: Project, id: string, key: string, value: number): Project =>

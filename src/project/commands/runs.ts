@@ -54,4 +54,22 @@ export function addAlike(project: Project, id: string, newRun: string, path?: Pa
   };
 }
 
+/** Leads a run along another path of the project; a path that nothing follows any more goes. */
+export function choosePath(project: Project, id: string, path: string): Project {
+  const changed = changeRun(project, id, { path });
+  return {
+    ...changed,
+    paths: changed.paths.filter((p) => p.id === path || changed.runs.some((run) => run.path === p.id)),
+  };
+}
+
+/** Gives a run a copy of the path that it shares. */
+export function ownPath(project: Project, id: string, newPath: string): Project {
+  const run = project.runs.find((r) => r.id === id);
+  const path = run && project.paths.find((p) => p.id === run.path);
+  if (!path) return project;
+  const copy = { ...path, id: newPath, name: `${run.name.slice(0, 190)} path` };
+  return changeRun({ ...project, paths: [...project.paths, copy] }, id, { path: newPath });
+}
+
 export const renameProject = (project: Project, name: string): Project => ({ ...project, name });

@@ -3,10 +3,11 @@
 import DrawOutlined from '@mui/icons-material/DrawOutlined';
 import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
 import { Box, Button, Typography } from '@mui/material';
+import { enqueueSnackbar } from 'notistack';
 import { saltgrassLanding } from '../../project/samples';
 import { BringButton } from '../fields/BringButton';
 import { useApp } from '../state/app-context';
-import { broughtSegment } from '../state/brought-segment';
+import { arrivalWords, broughtSegment } from '../state/brought-segment';
 import { useNewRun } from '../state/use-new-run';
 
 /** What an empty project offers: three things to do. */
@@ -40,7 +41,13 @@ export function EmptyProject() {
         >
           Draw a road
         </Button>
-        <BringButton label="Bring a mesh (GLB, OBJ, STL, PLY)" onBrought={(mesh) => addRunOf(broughtSegment(mesh))} />
+        <BringButton
+          label="Bring a mesh (GLB, OBJ, STL, PLY)"
+          onBrought={(mesh) => {
+            addRunOf(broughtSegment(mesh));
+            enqueueSnackbar(arrivalWords(mesh), { variant: 'info' });
+          }}
+        />
         <Button
           variant="outlined"
           color="secondary"

@@ -12,6 +12,10 @@ const UNITS = [
 const namedUnit = (unit: number): number | undefined =>
   UNITS.find(({ metres }) => Math.abs(metres - unit) < metres * 1e-9)?.metres;
 
+/** "centimetres"; a unit without a name in metres. */
+export const unitName = (unit: number): string =>
+  UNITS.find(({ metres }) => metres === namedUnit(unit))?.label ?? `${Number(unit.toPrecision(6))} m`;
+
 /** Whether a unit has a name here. */
 export const isNamedUnit = (unit: number): boolean => namedUnit(unit) !== undefined;
 

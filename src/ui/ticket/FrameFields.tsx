@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Typography } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { setStep } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -76,6 +76,18 @@ export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
           )}
         </>
       )}
+      {(rule === 'faceOut' || rule === 'faceBend') && (
+        <Button
+          variant="outlined"
+          color="secondary"
+          onClick={() => edit((project) => setStep(project, run.id, 'bending', { roll: turnedOver(run.bending.roll) }))}
+        >
+          Swap inside and outside
+        </Button>
+      )}
     </Box>
   );
 }
+
+/** Half a turn more, or less where that leads back. */
+const turnedOver = (roll: number): number => (roll > 1e-9 ? roll - Math.PI : roll + Math.PI);

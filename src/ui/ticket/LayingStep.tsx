@@ -4,6 +4,7 @@ import { Box } from '@mui/material';
 import { LAYING_RULES, layingRule, MAX_PIECES, type LayingRuleName, type LayingSpec } from '../../core/laying/registry';
 import { setStep } from '../../project/commands/runs';
 import type { LayingChoice } from '../../engine/run-view';
+import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { metres, percentText, signed, whole } from '../format';
@@ -47,7 +48,19 @@ export function LayingStep({ run, result }: StepProps) {
             onChange={(count) => set({ count: Math.round(count) })}
           />
         )}
-        {rule.uses.gap && (
+        {rule.uses.count && (
+          <ChoiceField
+            label="Over the reach"
+            value={laying.countFit}
+            choices={[
+              { value: 'stretch', label: 'stretched evenly' },
+              { value: 'gaps', label: 'gaps spread evenly' },
+              { value: 'own', label: 'at their own length' },
+            ]}
+            onChange={(countFit) => set({ countFit })}
+          />
+        )}
+        {rule.uses.gap && !(rule.uses.count && laying.countFit === 'gaps') && (
           <NumberField
             label="Gap (negative overlaps)"
             quantity="length"
@@ -87,8 +100,11 @@ export function LayingStep({ run, result }: StepProps) {
 function consequence(rule: LayingRuleName, { count, stretch, gap, remainder }: LayingChoice): string {
   const percent = (stretch - 1) * 100;
   if (rule === 'onePiece') return stretch > 2 ? `${stretch.toFixed(1)} times` : signed(percentText(percent), percent);
+  if (rule === 'byCount' && remainder === 0 && Math.abs(percent) >= 0.005)
+    return `${whole(count)} · ${signed(percentText(percent), percent)}`;
   if (rule === 'fillStretch') return `${whole(count)} · ${signed(percentText(percent), percent)}`;
-  if (rule === 'fillGaps' && remainder === 0) return `${whole(count)} · ${metres(gap)}`;
+  if ((rule === 'fillGaps' || (rule === 'byCount' && gap > 0)) && remainder === 0)
+    return `${whole(count)} · ${metres(gap)}`;
   if (remainder === 0) return whole(count);
   return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
 }

@@ -14,8 +14,15 @@ import { useEdit, useSet } from '../state/app-context';
 
 type Values = Readonly<Record<string, unknown>>;
 
+export interface MakerFormProps {
+  readonly segment: Segment;
+  readonly spec: MakerSpec;
+  /** As it is laid: what fills a path is as long as that. */
+  readonly seen: MakerSpec;
+}
+
 /** The few numbers of a made segment, and what they come to. */
-export function MakerForm({ segment, spec }: { segment: Segment; spec: MakerSpec }) {
+export function MakerForm({ segment, spec, seen }: MakerFormProps) {
   const edit = useEdit();
   const set = useSet();
   const own = maker(spec.kind);
@@ -62,7 +69,7 @@ export function MakerForm({ segment, spec }: { segment: Segment; spec: MakerSpec
       {isFine && own.figures && (
         <Typography variant="body2" color="text.secondary">
           {own
-            .figures(spec)
+            .figures(seen)
             .map((figure) => `${figure.label} ${figureText(figure)}`)
             .join(' · ')}
         </Typography>

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import type { CurveSpec } from '../../core/curve/registry';
 import { PATH_WRITERS, type PathWriter } from '../../formats/paths/registry';
 import { reverse, splitPath } from '../../project/commands/path-runs';
+import { mirrorPath } from '../../project/commands/mirror';
 import { joinPath } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import type { Path, Project } from '../../project/schema';
@@ -50,6 +51,11 @@ export function MoreMenu({ path }: { path: Path }) {
         <MenuItem onClick={() => put(reverse(project, path.id), '')}>
           <ListItemText primary="Reverse" secondary="The same curve, run the other way" />
         </MenuItem>
+        {(['x', 'z'] as const).map((axis) => (
+          <MenuItem key={axis} onClick={() => put(mirrorPath(project, path.id, axis), '')}>
+            <ListItemText primary={`Mirror along ${axis}`} secondary="Left for right, about its middle" />
+          </MenuItem>
+        ))}
         <MenuItem
           disabled={point === undefined}
           onClick={() =>

@@ -7,12 +7,13 @@ import { deviation } from '../../core/curve/edit/deviation';
 import type { Slope } from '../../core/frames/slope';
 import { distance } from '../../core/math/vec3';
 import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
-import { changeCurve, setClosed } from '../../project/commands/paths';
+import { changeCurve, replaceCurve, setClosed } from '../../project/commands/paths';
 import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
 import { metres, percentText, plural, radius } from '../format';
 import { useEdit, useProject, useSession, useSet } from '../state/app-context';
 import { EndsMenu, HAS_HANDLES } from './EndsMenu';
+import { PathChoice } from './PathChoice';
 import { PathNumbers } from './PathNumbers';
 import { MoreMenu } from './MoreMenu';
 import { PointFields } from './PointFields';
@@ -23,7 +24,7 @@ import type { StepProps } from './step-props';
 const TOLD_SHARE = 1e-4;
 
 /** The curve: its kind, the selected point in numbers, and what can be done to the whole. */
-export function PathStep({ path, result }: StepProps) {
+export function PathStep({ run, path, result }: StepProps) {
   const edit = useEdit();
   const set = useSet();
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
@@ -33,7 +34,7 @@ export function PathStep({ path, result }: StepProps) {
   const view = result?.view.path;
   const replace = (changed: CurveSpec) => {
     const off = deviation(curve, changed);
-    edit((project) => changeCurve(project, path.id, () => changed));
+    edit((project) => replaceCurve(project, path.id, changed));
     if (changed.points.length !== curve.points.length) set({ point: samePoint(curve, changed, point) });
     if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
       enqueueSnackbar(`The path now runs up to ${metres(off)} from where it was.`, { variant: 'info' });
@@ -45,6 +46,7 @@ export function PathStep({ path, result }: StepProps) {
   };
   return (
     <>
+      <PathChoice run={run} />
       <Box
         role="radiogroup"
         aria-label="Kind of path"

@@ -1,17 +1,18 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
+import { enqueueSnackbar } from 'notistack';
 import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
-import { setMaker } from '../../project/commands/segments';
+import { makerLike, renameAlong, setMaker } from '../../project/commands/segments';
 import { changeRun } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
-import { makerDefaults, MADE_PREPARE } from '../../project/defaults';
+import { MADE_PREPARE } from '../../project/defaults';
 import type { Segment } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
 import { metres, plural, whole } from '../format';
 import { useEdit, useSet } from '../state/app-context';
-import { broughtSegment } from '../state/brought-segment';
+import { arrivalWords, broughtSegment } from '../state/brought-segment';
 import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
@@ -22,7 +23,8 @@ export function SegmentStep({ run, segment, result }: StepProps) {
   const { source } = segment;
   const put = (next: Segment) =>
     edit((project) => {
-      const added = changeRun(addSegment(project, next), run.id, { segment: next.id });
+      const named = renameAlong(project, segment.id, segment.name, next.name);
+      const added = changeRun(addSegment(named, next), run.id, { segment: next.id });
       const used = new Set(added.runs.map((r) => r.segment));
       return { ...added, segments: added.segments.filter(({ id }) => used.has(id)) };
     });
@@ -30,13 +32,13 @@ export function SegmentStep({ run, segment, result }: StepProps) {
   const asset = { value: 'asset' as const, label: source.from === 'asset' ? source.fileName : 'A mesh' };
   const chooseKind = (kind: MakerName | 'asset') => {
     if (kind === 'asset') return;
-    if (source.from === 'maker') edit((project) => setMaker(project, segment.id, makerDefaults(kind)));
+    if (source.from === 'maker') edit((project) => setMaker(project, segment.id, makerLike(kind, source.spec)));
     else
       put({
         ...segment,
         id: `${segment.id}-made`,
         name: maker(kind).label,
-        source: { from: 'maker', spec: makerDefaults(kind) },
+        source: { from: 'maker', spec: makerLike(kind, result ? { length: result.view.segment.length } : {}) },
         prepare: MADE_PREPARE,
       });
   };
@@ -48,7 +50,13 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         choices={source.from === 'asset' ? [...kinds, asset] : kinds}
         onChange={chooseKind}
       />
-      {source.from === 'maker' && <MakerForm segment={segment} spec={source.spec as MakerSpec} />}
+      {source.from === 'maker' && (
+        <MakerForm
+          segment={segment}
+          spec={source.spec as MakerSpec}
+          seen={seenSpec(source.spec as MakerSpec, run, result)}
+        />
+      )}
       {result && <SegmentFigures result={result} />}
       <Button variant="outlined" color="secondary" onClick={() => set({ dialog: 'prepare' })}>
         Prepare the segment
@@ -58,12 +66,21 @@ export function SegmentStep({ run, segment, result }: StepProps) {
           label="Bring a mesh (GLB, OBJ, STL, PLY)"
           onBrought={(mesh) => {
             put(broughtSegment(mesh));
+            enqueueSnackbar(arrivalWords(mesh), { variant: 'info' });
             set({ dialog: 'prepare' });
           }}
         />
       </Box>
     </>
   );
+}
+
+/** The spec as it is laid: some things are made as long as the run. */
+function seenSpec(spec: MakerSpec, run: StepProps['run'], result: StepProps['result']): MakerSpec {
+  const { fill } = maker(spec.kind);
+  if (!fill || !result || run.laying.rule === 'byCount') return spec;
+  const { from, to } = result.view.laying.reach;
+  return fill(spec, to - from) as MakerSpec;
 }
 
 function SegmentFigures({ result }: { result: NonNullable<StepProps['result']> }) {

@@ -88,7 +88,7 @@ export const coil = defineMaker({
     kind: 'coil',
     wire: 0.006,
     radius: 0.02,
-    by: 'count',
+    by: 'fill',
     turns: 24,
     pitch: 0.009,
     length: 0.2,

@@ -22,7 +22,7 @@ describe('coil', () => {
     [5, 25, 100, 791.7387669352088],
     [12, 7.5, 30, 566.2818932257107],
   ])('of radius %d with %f turns over %d needs its wire', (radius, turns, height, wanted) => {
-    const spec = { radius, turns, pitch: height / turns, leadIn: 0, leadOut: 0, wire: 1, smooth: 0.05 };
+    const spec = { by: 'count', radius, turns, pitch: height / turns, leadIn: 0, leadOut: 0, wire: 1, smooth: 0.05 };
     const { mesh, figures } = make('coil', spec);
     expect(figures.get('Wire needed')).toBeCloseTo(wanted, 9);
     // Pappus: section times length of the centre line, less what flat sides and short rows leave out.
@@ -32,8 +32,8 @@ describe('coil', () => {
   });
 
   it('with leads needs them too, and fills a length that it is given', () => {
-    const bare = make('coil', { leadIn: 0, leadOut: 0 }).figures.get('Wire needed')!;
-    const led = make('coil', {}).figures.get('Wire needed')!;
+    const bare = make('coil', { by: 'count', leadIn: 0, leadOut: 0 }).figures.get('Wire needed')!;
+    const led = make('coil', { by: 'count' }).figures.get('Wire needed')!;
     expect(led).toBeGreaterThan(bare - 2 * 2 * Math.PI * 0.02 * 0.75 + 0.16);
     expect(led).toBeLessThan(bare + 0.16);
     const spec = maker('coil').fill!({ ...(maker('coil').defaults as object), by: 'fill' } as MakerSpec, 1.234);

@@ -179,3 +179,32 @@ describe('meshes of all makers', () => {
     },
   );
 });
+
+describe('what fills its path', () => {
+  const filled = (kind: MakerName, change: Values, reach: number) => {
+    const { defaults, fill } = maker(kind);
+    return fill!({ ...(defaults as Values), ...change } as MakerSpec, reach) as MakerSpec;
+  };
+  const figure = (spec: MakerSpec, label: string) =>
+    maker(spec.kind).figures!(spec).find((f) => f.label === label)!.value; // prettier-ignore
+
+  it('a coil has the turns and the wire of what is seen', () => {
+    const spec = filled('coil', { leadIn: 0, leadOut: 0, pitch: 0.009 }, 1.08);
+    expect(figure(spec, 'Turns')).toBe(120);
+    // A helix of n turns, radius r and height h: sqrt((2 pi r n)^2 + h^2).
+    expect(figure(spec, 'Wire needed')).toBeCloseTo(Math.hypot(2 * Math.PI * 0.02 * 120, 1.08), 9);
+  });
+
+  it('a hose keeps its fittings and gains ribs, which stay as far apart', () => {
+    const spec = filled('turned', { fittings: 'both', fittingLength: 0.12 }, 10);
+    expect(figure(spec, 'Ribs')).toBe(Math.round((24 * (10 - 0.24)) / (1 - 0.24)));
+    expect(maker('turned').stiff!(spec)).toEqual([{ from: 0, to: 0.12 }, { from: 10 - 0.12, to: 10 }]); // prettier-ignore
+    const box = boxOf(make(spec as Values).positions);
+    expect(box.max[0]).toBeCloseTo(10, 5);
+  });
+
+  it('a stem with a tip is one, with nodes as far apart; one without is laid piece by piece', () => {
+    expect(figure(filled('shoot', {}, 9), 'Nodes')).toBe(72);
+    expect(filled('shoot', { tip: 1 }, 9)).toMatchObject({ length: 3, nodes: 24 });
+  });
+});

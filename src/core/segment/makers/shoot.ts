@@ -63,6 +63,16 @@ export const shoot = defineMaker({
     countField('seed', 'Seed'),
     ...SMOOTHNESS_FIELDS,
   ],
+  /** A stem with a tip is one, as long as it is to be, with nodes as far apart as they are. */
+  fill(spec, reach) {
+    if (spec.tip >= 1) return spec;
+    const length = Math.min(Math.max(reach, 0.02), 500);
+    return { ...spec, length, nodes: Math.min(Math.round((spec.nodes * length) / spec.length), 2000) };
+  },
+  figures: ({ length, nodes }) => [
+    { label: 'Length', value: length, unit: 'm' },
+    { label: 'Nodes', value: nodes, unit: 'plain' },
+  ],
   make(spec) {
     const { length, radius, tip, nodes, leaf } = spec;
     const leafPaint = { ...paint('Leaf', '#5f8446', 0.65), doubleSided: true };

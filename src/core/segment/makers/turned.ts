@@ -179,6 +179,25 @@ export const turned = defineMaker({
   ],
   problem: ({ wall, radius }) =>
     wall < radius ? undefined : { code: 'turned.wall', path: [], facts: { wall, radius } },
+  /** Fittings stay as they are, at the ends of the run; the hose between them gains ribs. */
+  fill(spec, reach) {
+    if (spec.fittings === 'none') return spec;
+    const [start, end] = hoseReach(spec);
+    const length = Math.min(Math.max(reach, 0.005), 2000);
+    const [from, to] = hoseReach({ ...spec, length });
+    return { ...spec, length, ribs: Math.min(Math.round((spec.ribs * (to - from)) / (end - start)), 2000) };
+  },
+  stiff(spec) {
+    const [start, end] = hoseReach(spec);
+    return [
+      ...(start > 0 ? [{ from: 0, to: start }] : []),
+      ...(end < spec.length ? [{ from: end, to: spec.length }] : []),
+    ];
+  },
+  figures: ({ length, ribs }) => [
+    { label: 'Length', value: length, unit: 'm' },
+    { label: 'Ribs', value: ribs, unit: 'plain' },
+  ],
   toProfile: (spec) => profileOf(spec),
   make(spec) {
     const { length, radius, ribHeight, fittingHeight, fittings, wall } = spec;
