@@ -3,6 +3,7 @@
 import '../project/jitless';
 import { CssBaseline, ThemeProvider, Box, CircularProgress } from '@mui/material';
 import { SnackbarProvider } from 'notistack';
+import { NOTICES } from './notices';
 import dynamic from 'next/dynamic';
 import { ExportDialog } from './export/ExportDialog';
 import { Header } from './header/Header';
@@ -25,7 +26,12 @@ export function Workbench() {
   return (
     <ThemeProvider theme={theme} defaultMode="light">
       <CssBaseline />
-      <SnackbarProvider maxSnack={3} autoHideDuration={6000} anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}>
+      <SnackbarProvider
+        maxSnack={3}
+        autoHideDuration={6000}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+        Components={NOTICES}
+      >
         <AppProvider fallback={<Starting />}>
           <Screen />
         </AppProvider>

@@ -28,9 +28,11 @@ export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   if (kind === 'handles' && spec.kind === 'mixed') return { ...spec, points: withControls(spec), kind };
   if (kind === 'mixed') return { ...spec, kind, points: spec.points.map((point) => asManner(point, spec.kind)) };
   const changed: CurveSpec = { ...spec, kind, closed: spec.closed || after.alwaysClosed === true };
+  // Wheels lie within the loop: what the curve did at their middles says nothing of their size.
+  const firstRadius = (i: number) => (after.alwaysClosed ? startRadius(changed, i) : comparableRadius(spec, i));
   const takesRadius = after.uses.radius && !after.uses.manners;
   if (!takesRadius || spec.points.some((point) => point.radius !== undefined)) return changed;
-  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: comparableRadius(spec, i) })) };
+  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: firstRadius(i) })) };
 }
 
 /** Points and handles along the curve; held, so that a smooth path keeps them too. The path as it is where it is no curve yet. */
