@@ -180,7 +180,7 @@ export class Deriver {
     const prepared = prepareSegment(clean, own?.length ? { ...prepare, stiff: [...prepare.stiff, ...own] } : prepare);
     if (!prepared.ok) return prepared;
     onProgress?.(0.9);
-    const finished = await this.#finish(prepared.value, finishes);
+    const finished = await this.#finish(prepared.value, finishes, source.from === 'asset');
     if (!finished.ok) {
       this.#segments.drop(key);
       return finished;
@@ -200,17 +200,25 @@ export class Deriver {
     });
   }
 
-  async #finish(prepared: PreparedSegment, finishes: SegmentParts['finishes']): Promise<Result<PreparedSegment>> {
+  async #finish(
+    prepared: PreparedSegment,
+    finishes: SegmentParts['finishes'],
+    isBrought: boolean,
+  ): Promise<Result<PreparedSegment>> {
     const images = new Map<FinishSpec, TextureImages>();
+    const made = new Map<string, TextureImages>(); // parts that wear one texture share its images
     for (const finish of finishes) {
       if (!finish.texture) continue;
-      const made = await this.#imager.images(finish.texture);
-      if (!made.ok) return made;
-      images.set(finish, made.value);
+      const key = JSON.stringify(finish.texture);
+      const known = made.get(key);
+      const read = known ? ok(known) : await this.#imager.images(finish.texture);
+      if (!read.ok) return read;
+      made.set(key, read.value);
+      images.set(finish, read.value);
     }
     const wear = (part: PreparedSegment): PreparedSegment => ({
       ...part,
-      mesh: applyFinishes(part.mesh, part.length, finishes, (finish) => images.get(finish)),
+      mesh: applyFinishes(part.mesh, part.length, finishes, (finish) => images.get(finish), isBrought),
     });
     const { cut } = prepared;
     if (!cut) return ok(wear(prepared));

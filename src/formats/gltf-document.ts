@@ -97,7 +97,7 @@ class Gathered {
       uvs,
       ...(colours && { colours }),
       indices: indices.slice(0, at),
-      parts,
+      parts: toldApart(parts, this.#materials),
       materials: this.#materials,
       images: this.#images,
     };
@@ -215,4 +215,13 @@ function normalMatrix(m: mat4): mat4 {
     cofactor(1, 2, 5, 6), -cofactor(0, 2, 4, 6), cofactor(0, 1, 4, 5), 0,
     0, 0, 0, 1,
   ];
+}
+
+/** Parts of one name that wear different materials are called by those, so that each can be meant. */
+function toldApart(parts: readonly Part[], materials: readonly Material[]): Part[] {
+  const worn = new Map<string, Set<number>>();
+  for (const { name, material } of parts) worn.set(name, (worn.get(name) ?? new Set()).add(material));
+  return parts.map((part) =>
+    worn.get(part.name)!.size > 1 ? { ...part, name: materials[part.material]!.name || part.name } : part,
+  );
 }

@@ -6,13 +6,14 @@ import { Box, Button, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
 import { saltgrassLanding } from '../../project/samples';
 import { BringButton } from '../fields/BringButton';
-import { useApp } from '../state/app-context';
-import { arrivalWords, broughtSegment } from '../state/brought-segment';
+import { useApp, useSet } from '../state/app-context';
+import { arrivalWords, broughtSegment, isSideInDoubt } from '../state/brought-segment';
 import { useNewRun } from '../state/use-new-run';
 
 /** What an empty project offers: three things to do. */
 export function EmptyProject() {
   const { keeper } = useApp();
+  const set = useSet();
   const { addMade, addRunOf } = useNewRun();
   return (
     <Box sx={{ position: 'absolute', inset: 0, display: 'grid', placeItems: 'center', pointerEvents: 'none' }}>
@@ -45,6 +46,7 @@ export function EmptyProject() {
           label="Bring a mesh (GLB, OBJ, STL, PLY)"
           onBrought={(mesh) => {
             addRunOf(broughtSegment(mesh));
+            if (isSideInDoubt(mesh)) set({ dialog: 'prepare' });
             enqueueSnackbar(arrivalWords(mesh), { variant: 'info' });
           }}
         />

@@ -9,6 +9,7 @@ import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
 import { UnitField } from '../fields/UnitField';
 import { AxisChoice } from './AxisChoice';
+import { SideQuestion } from './SideQuestion';
 
 export interface PrepareFieldsProps {
   readonly segment: Segment;
@@ -27,6 +28,7 @@ export function TurnFields({ prepare, view, isBrought, onChange }: PrepareFields
       {isBrought && (
         <>
           <UnitField label="The file is in" value={unit} onChange={(value) => onChange({ unit: value })} />
+          {view && <SideQuestion prepare={prepare} view={view} onChange={onChange} />}
           <AxisChoice
             label="Forward (F)"
             value={forward}

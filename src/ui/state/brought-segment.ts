@@ -31,3 +31,9 @@ export function arrivalWords(mesh: BroughtMesh): string {
   const how = unit === 1 ? 'read in metres' : `most likely in ${unitName(unit)}`;
   return `${mesh.fileName.slice(0, 60)}: ${x} by ${y} by ${z}, ${how}. Prepare the segment to choose another unit.`;
 }
+
+/** Whether the longest side of a brought mesh may not be the one along which it runs. */
+export function isSideInDoubt({ box }: BroughtMesh): boolean {
+  const [least, middle, most] = [...boxSize(box)].sort((a, b) => a - b) as [number, number, number];
+  return least >= 0 && middle > most / 2;
+}

@@ -1,6 +1,7 @@
 import type { Image, Material, Mesh, Part } from '../../mesh/mesh';
 import { paint } from '../colour';
 import type { FinishSpec } from './finish-spec';
+import { metricUvs } from './metric-uvs';
 
 /** The images of a texture, ready to be worn; absent where there is none. */
 export interface TextureImages {
@@ -11,13 +12,15 @@ export interface TextureImages {
 
 /**
  * The mesh with the finishes on its parts: each finished part gets a material of its own. `length` is a piece's natural length: where
- * whole repeats are asked for, the repeat gives way until a whole number fits.
+ * whole repeats are asked for, the repeat gives way until a whole number fits. Texture coordinates of textured parts are metres along and
+ * round the run after that, whatever those of a brought mesh counted.
  */
 export function applyFinishes(
   mesh: Mesh,
   length: number,
   finishes: readonly FinishSpec[],
   imagesOf: (finish: FinishSpec) => TextureImages | undefined,
+  isBrought = false,
 ): Mesh {
   const worn = new Map(finishes.map((finish) => [finish.part, finish]));
   if (!mesh.parts.some(({ name }) => worn.has(name))) return mesh;
@@ -31,7 +34,9 @@ export function applyFinishes(
     );
     return { ...part, material: materials.length - 1, runsOn: finish.fit === 'onward' };
   });
-  return { ...mesh, parts, materials, images };
+  const textured = isBrought ? parts.filter(({ name }) => worn.get(name)?.texture) : [];
+  const uvs = textured.length > 0 ? metricUvs(mesh, textured) : mesh.uvs;
+  return { ...mesh, uvs, parts, materials, images };
 }
 
 function finishedMaterial(
@@ -45,7 +50,11 @@ function finishedMaterial(
   const { colour, roughness, metalness, bump, repeat, turn, shiftAlong, shiftRound, fit } = finish;
   const plain: Material = { ...paint(part, colour, roughness, metalness), doubleSided: before.doubleSided };
   if (!texture) return plain;
-  const place = (image: Image | undefined) => (image ? images.push(image) - 1 : undefined);
+  // Parts that wear the same image share it.
+  const place = (image: Image | undefined) => {
+    const known = image ? images.indexOf(image) : -1;
+    return image && known < 0 ? images.push(image) - 1 : image && known;
+  };
   const [colourImage, normalImage, surfaceImage] = [
     place(texture.colour),
     place(texture.normal),
