@@ -6,6 +6,7 @@ import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import { followCurve } from '../core/curve/follow-curve';
 import type { Finding } from '../core/findings/finding';
+import { finishSegment } from './finish-segment';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import { followTable, type FrameBase } from '../core/frames/follow-table';
@@ -23,8 +24,6 @@ import { prepareSegment } from '../core/segment/prepare';
 import { halfWidth, type PreparedSegment } from '../core/segment/prepared-segment';
 import { buildSupport } from '../core/segment/support';
 import type { Guide, Project, Run, Segment } from '../project/schema';
-import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-finishes';
-import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { Recent } from './recent';
 import { countSlicings, type SlicingCounts } from './slicing-counts';
@@ -180,7 +179,7 @@ export class Deriver {
     const prepared = prepareSegment(clean, own?.length ? { ...prepare, stiff: [...prepare.stiff, ...own] } : prepare);
     if (!prepared.ok) return prepared;
     onProgress?.(0.9);
-    const finished = await this.#finish(prepared.value, finishes, source.from === 'asset');
+    const finished = await finishSegment(this.#imager, prepared.value, finishes, source.from === 'asset');
     if (!finished.ok) {
       this.#segments.drop(key);
       return finished;
@@ -198,33 +197,6 @@ export class Deriver {
       if (!mesh.ok) this.#meshes.drop(asset);
       return mesh;
     });
-  }
-
-  async #finish(
-    prepared: PreparedSegment,
-    finishes: SegmentParts['finishes'],
-    isBrought: boolean,
-  ): Promise<Result<PreparedSegment>> {
-    const images = new Map<FinishSpec, TextureImages>();
-    const made = new Map<string, TextureImages>(); // parts that wear one texture share its images
-    for (const finish of finishes) {
-      if (!finish.texture) continue;
-      const key = JSON.stringify(finish.texture);
-      const known = made.get(key);
-      const read = known ? ok(known) : await this.#imager.images(finish.texture);
-      if (!read.ok) return read;
-      made.set(key, read.value);
-      images.set(finish, read.value);
-    }
-    const wear = (part: PreparedSegment): PreparedSegment => ({
-      ...part,
-      mesh: applyFinishes(part.mesh, part.length, finishes, (finish) => images.get(finish), isBrought),
-    });
-    const { cut } = prepared;
-    if (!cut) return ok(wear(prepared));
-    const { head, body, tail } = cut;
-    const worn = { ...(head && { head: wear(head) }), body: wear(body), ...(tail && { tail: wear(tail) }) };
-    return ok({ ...wear(prepared), cut: worn });
   }
 
   arc(curve: CurveSpec): Result<ArcTable> {

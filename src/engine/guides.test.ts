@@ -39,6 +39,69 @@ const spec = (
 });
 const surfaceOf = (guide: GuideSpec) => buildSurface(buildGuide(guide));
 
+/** Solid angle of all triangles seen from a place, in whole spheres (A. Van Oosterom & J. Strackee, IEEE Trans. Biomed. Eng. 30, 1983). */
+function windingNumber({ positions, indices }: ReturnType<typeof buildGuide>, at: Vec3): number {
+  let sum = 0;
+  for (let i = 0; i < indices.length; i += 3) {
+    const [a, b, c] = [0, 1, 2].map((k) => [0, 1, 2].map((e) => positions[indices[i + k]! * 3 + e]! - at[e]!)) as [number[], number[], number[]]; // prettier-ignore
+    const dotOf = (p: number[], q: number[]) => p[0]! * q[0]! + p[1]! * q[1]! + p[2]! * q[2]!;
+    const [la, lb, lc] = [a, b, c].map((p) => Math.hypot(...p)) as [number, number, number];
+    const triple = a[0]! * (b[1]! * c[2]! - b[2]! * c[1]!) + a[1]! * (b[2]! * c[0]! - b[0]! * c[2]!) + a[2]! * (b[0]! * c[1]! - b[1]! * c[0]!); // prettier-ignore
+    sum += 2 * Math.atan2(triple, la * lb * lc + dotOf(a, b) * lc + dotOf(a, c) * lb + dotOf(b, c) * la);
+  }
+  return sum / (4 * Math.PI);
+}
+
+describe('inside and outside', () => {
+  it.each(GUIDE_BODIES.map(({ kind }) => kind))('of a %s are told right beside its edges and corners', (kind) => {
+    const guide = buildGuide(spec(kind, {}, [3, 1, -2], [0.4, 0.9, -0.3]));
+    const surface = buildSurface(guide);
+    const { positions } = guide;
+    const middle = [0, 1, 2].map((c) => (guide.box.min[c]! + guide.box.max[c]!) / 2);
+    const step = Math.max(Math.ceil(positions.length / 3 / 24), 1);
+    for (let v = 0; v < positions.length / 3; v += step) {
+      for (const share of [0.97, 1.03, 1.6]) {
+        for (const push of [0, 0.05]) {
+          const at = [0, 1, 2].map((c) => middle[c]! + (positions[v * 3 + c]! - middle[c]!) * share + push * (c - 1)) as unknown as Vec3; // prettier-ignore
+          const near = surface.nearest(at)!;
+          if (Math.abs(near.distance) < 1e-4) continue;
+          const wound = windingNumber(guide, at);
+          expect([kind, v, share, near.distance < 0]).toEqual([kind, v, share, wound > 0.5]);
+        }
+      }
+    }
+  });
+
+  it('a hose that goes over a box at 0.6 m does not pass through it', async () => {
+    const landing = saltgrassLanding();
+    const box: Guide = { id: 'box', name: 'Box', visible: true, shape: { from: 'body', kind: 'box', sizes: { x: 0.8, y: 1, z: 0.4 } }, position: [0, 0, 0], turn: [0, 0, 0], clearance: 0.05 }; // prettier-ignore
+    const curve = pathOf('eased', [[-1, 0, 0], [-1, 0.8, 0], [1, 0.8, 0], [1, 0, 0]], false, 0.3); // prettier-ignore
+    const over = pathOf('eased', [[-1, 0, 0], [-1, 1.6, 0], [1, 1.6, 0], [1, 0, 0]], false, 0.3); // prettier-ignore
+    const run = landing.runs.find(({ name }) => name === 'Bilge hose')!;
+    const source = unwrap(sourceOf(landing, run));
+    const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
+    const near = async (path: CurveSpec) => {
+      const { findings } = unwrap(await deriver.derive({ ...source, curve: path, guides: [box] }, null));
+      return findings.filter(({ check }) => check === 'tooNearGuide');
+    };
+    expect(await near(over)).toEqual([]);
+    // Half way up it goes through: between the box's sides and its own 0.085 m beside them, and no deeper than 0.2 m and those.
+    const [through, ...others] = await near(curve);
+    expect(others).toEqual([]);
+    expect(through!.facts.gap).toBeCloseTo(-0.285, 3);
+    expect(through!.at!.to - through!.at!.from).toBeLessThan(0.8 + 2 * (0.05 + 0.085) + 0.02);
+  });
+
+  it('beside the rim of an open mesh is neither', () => {
+    const positions = Float32Array.of(0, 0, 0, 0, 0, 4, 4, 0, 4, 4, 0, 0);
+    const normals = Float32Array.from({ length: 12 }, (_, i) => (i % 3 === 1 ? 1 : 0));
+    const sheet = buildSurface({ positions, normals, indices: Uint32Array.of(0, 1, 2, 0, 2, 3) });
+    expect(sheet.nearest([2, -0.3, 2])!.distance).toBeCloseTo(-0.3, 6);
+    expect(sheet.nearest([2, 0.3, 2])!.distance).toBeCloseTo(0.3, 6);
+    expect(sheet.nearest([-1, -0.3, 2])!.distance).toBeGreaterThan(1);
+  });
+});
+
 describe('simple bodies', () => {
   const sides = (r: number) => 48 * r * r * Math.sin((2 * Math.PI) / 96); // area of the 96-gon
   it.each([

@@ -2,7 +2,22 @@ import { BufferAttribute, BufferGeometry, DoubleSide, Ray, Vector3 } from 'three
 import { MeshBVH } from 'three-mesh-bvh';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Surface, SurfacePlace } from '../core/guides/surface';
-import { cross, dot, normalize, sub, type Vec3 } from '../core/math/vec3';
+import { cross, dot, length, normalize, sub, type Vec3 } from '../core/math/vec3';
+import { boxOf } from '../core/mesh/box';
+import { isClosed } from '../core/mesh/is-closed';
+
+/** Unit directions that run along no face or edge of what people build. */
+const WAYS = [normalize([0.5377, 0.8339, -0.1241]), normalize([-0.7431, 0.2113, 0.6349]), normalize([0.1907, -0.4561, 0.8693])] as const; // prettier-ignore
+/** An open mesh has a behind only where its nearest place lies within a face: beside its rim there is neither. */
+const SQUARE_ON = 0.999;
+
+/** Corners of larger meshes are not sorted out to tell whether they close: that takes seconds. */
+const MOST_CHECKED = 3_000_000;
+
+const isBehind = (to: Vec3, place: Vec3, facing: Vec3): boolean => {
+  const d = sub(to, place);
+  return dot(d, facing) < -SQUARE_ON * length(d);
+};
 
 /** Answers for a mesh through a bounding volume hierarchy; normals run smoothly where the mesh's own do. */
 export function buildSurface({
@@ -15,6 +30,7 @@ export function buildSurface({
   geometry.setIndex(new BufferAttribute(indices.slice(), 1)); // the hierarchy sorts it
   const bvh = new MeshBVH(geometry);
   const order = geometry.index!.array;
+  const box = boxOf(positions);
   const point = new Vector3();
   const ray = new Ray();
   const corner = (face: number, k: number): Vec3 => {
@@ -42,12 +58,25 @@ export function buildSurface({
     }
     return normalize(sum, facing(face));
   };
+  let known: boolean | undefined;
+  const closed = (): boolean => (known ??= indices.length <= MOST_CHECKED && isClosed({ positions, indices }));
+  const parity = (from: Vec3, way: Vec3): boolean => {
+    ray.origin.set(...from);
+    ray.direction.set(...way);
+    return bvh.raycast(ray, DoubleSide).length % 2 === 1;
+  };
+  /** Odd crossings to the outside, by the word of two rays of three: one may run along an edge. */
+  const isWithin = (to: Vec3): boolean => {
+    if (to.some((v, c) => v < box.min[c]! || v > box.max[c]!)) return false;
+    const [a, b] = [parity(to, WAYS[0]), parity(to, WAYS[1])];
+    return a === b ? a : parity(to, WAYS[2]);
+  };
   return {
     nearest(to, most = Infinity): SurfacePlace | undefined {
       const hit = bvh.closestPointToPoint(point.set(...to), undefined, 0, most);
       if (!hit || !(hit.distance <= most)) return undefined;
       const place: Vec3 = [hit.point.x, hit.point.y, hit.point.z];
-      const isInside = dot(sub(to, place), facing(hit.faceIndex)) < 0;
+      const isInside = closed() ? isWithin(to) : isBehind(to, place, facing(hit.faceIndex));
       return { place, normal: normalAt(hit.faceIndex, place), distance: isInside ? -hit.distance : hit.distance };
     },
     hit(from, direction): SurfacePlace | undefined {

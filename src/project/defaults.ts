@@ -10,6 +10,7 @@ export const JOB_DEFAULTS: RunJob = {
     rule: 'fillStretch',
     count: 10,
     countFit: 'stretch',
+    oneFit: 'reach',
     gap: 0,
     from: null,
     to: null,

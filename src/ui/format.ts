@@ -13,8 +13,12 @@ export const radius = (x: number): string => (x === Infinity ? 'straight' : x >=
 export function stretchWords(stretch: number): string {
   const percent = (stretch - 1) * 100;
   if (Math.abs(percent) < 0.005) return 'at their own length';
+  if (stretch >= 2) return `stretched ${times(stretch)}`;
   return `each ${percentText(Math.abs(percent))} ${percent > 0 ? 'long' : 'short'}`;
 }
+
+/** A factor: "4.3 times". */
+export const times = (factor: number): string => `${factor < 10 ? factor.toFixed(1) : whole(factor)} times`;
 
 export const percentText = (percent: number): string => `${percent.toFixed(Math.abs(percent) < 10 ? 2 : 0)} %`;
 export const signed = (text: string, x: number): string => (x > 0 ? `+${text}` : text);

@@ -14,6 +14,8 @@ export type Remedy =
   | { readonly kind: 'sliceAsNeeded' }
   /** Metres. */
   | { readonly kind: 'setTolerance'; readonly metres: number }
+  /** Metres: the natural length of a made segment. */
+  | { readonly kind: 'setSegmentLength'; readonly metres: number }
   | { readonly kind: 'setFrameRule'; readonly rule: FrameRuleName }
   | { readonly kind: 'prepare'; readonly change: Partial<PrepareSpec> }
   /** Metres. */

@@ -8,6 +8,7 @@ const spec = (rule: LayingRuleName, change: Partial<LayingSpec> = {}): LayingSpe
   rule,
   count: 5,
   countFit: 'own',
+  oneFit: 'reach',
   gap: 0,
   from: null,
   to: null,

@@ -68,18 +68,20 @@ export function lay(
     gap: rule.uses.gap ? spec.gap : 0,
     count: spec.count,
     countFit: spec.countFit,
+    oneFit: spec.oneFit,
     round: closed && head + tail === 0 && length >= pathLength * (1 - 1e-9),
   };
   if (input.gap <= -natural) return fail('laying.pitch', { gap: input.gap, natural });
   const laid = rule.lay(input);
   if (laid.count > MAX_PIECES) return fail('laying.too-many', { pieces: laid.count, most: MAX_PIECES });
-  const start = reach.from + head;
+  const before = laid.before ?? 0;
+  const start = reach.from + head + before;
   const body = Array.from({ length: laid.count }, (_, i): Omit<Placement, 'piece'> => {
     const gap = i + 1 < laid.count || input.round ? laid.gap : 0;
     return { kind: 'body', station: start + i * (laid.length + laid.gap), length: laid.length, gap };
   });
   const covered = laid.count * laid.length + gapCount(laid.count, input.round) * laid.gap;
-  const left = length - covered;
+  const left = length - before - covered;
   const once = (kind: 'head' | 'tail', station: number, long: number) =>
     long > 0 ? [{ kind, station, length: long, gap: 0 }] : [];
   const placements = [...once('head', reach.from, head), ...body, ...once('tail', start + covered, tail)].map(

@@ -1,6 +1,9 @@
 /** Counted pieces keep their own length one behind the other, or fill the reach by their stretch or by their gaps. */
 export type CountFit = 'own' | 'stretch' | 'gaps';
 
+/** One piece over the whole reach, or at its own length at the reach's start, middle or end. */
+export type OneFit = 'reach' | 'start' | 'middle' | 'end';
+
 /** What a rule gets: lengths in metres. */
 export interface LayInput {
   /** Length of the part of the path that the run covers. */
@@ -11,6 +14,8 @@ export interface LayInput {
   readonly gap: number;
   /** Pieces wished, for rules that count. */
   readonly count: number;
+  /** Where one piece of its own length lies in the reach; over all of it = stretched to it. */
+  readonly oneFit: OneFit;
   /** What counted pieces do with a reach that they do not fill. */
   readonly countFit: CountFit;
   /** The reach goes once round a closed path, so that the last piece meets the first. */
@@ -24,6 +29,8 @@ export interface Laid {
   readonly length: number;
   /** Clear distance between neighbours, metres. */
   readonly gap: number;
+  /** Metres of the reach before the first piece; absent = none. */
+  readonly before?: number;
 }
 
 /** How many pieces and how long; adding one is a file in `rules/` and a line in its list. */

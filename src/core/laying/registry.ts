@@ -18,6 +18,8 @@ export const layingSpecSchema = z.strictObject({
   count: z.number().int().min(1).max(MAX_PIECES),
   /** What counted pieces do with the reach; see `CountFit`. */
   countFit: z.enum(['own', 'stretch', 'gaps']).default('own'),
+  /** Where one piece lies; see `OneFit`. */
+  oneFit: z.enum(['reach', 'start', 'middle', 'end']).default('reach'),
   /** Metres between pieces; negative = overlap. */
   gap: z.number().min(-1e4).max(1e4),
   /** The reach: stations in metres; null = the path's own start or end. */

@@ -66,6 +66,7 @@ export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {})
       rule: 'onePiece',
       count: 3,
       countFit: 'own',
+      oneFit: 'reach',
       gap: 0,
       from: null,
       to: null,

@@ -1,10 +1,11 @@
 import { roundBend } from '../../core/curve/edit/round-bend';
 import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
+import { maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
 import type { Project } from '../schema';
 import { changeCurve, setPoint } from './paths';
 import { setStep } from './runs';
-import { setPrepare } from './segments';
+import { setMaker, setPrepare } from './segments';
 
 /** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
 export function applyRemedy(project: Project, runId: string, remedy: Remedy): Project | undefined {
@@ -19,6 +20,13 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
       return setStep(project, runId, 'bending', { tolerance: Math.min(remedy.metres, 10) });
     case 'setFrameRule':
       return setStep(project, runId, 'bending', { frames: { ...run.bending.frames, rule: remedy.rule } });
+    case 'setSegmentLength': {
+      const segment = project.segments.find(({ id }) => id === run.segment);
+      if (segment?.source.from !== 'maker' || !('length' in segment.source.spec)) return undefined;
+      const { schema } = maker(segment.source.spec.kind as MakerName);
+      const read = schema.safeParse({ ...segment.source.spec, length: remedy.metres });
+      return read.success ? setMaker(project, segment.id, read.data as MakerSpec) : undefined;
+    }
     case 'prepare':
       return setPrepare(project, run.segment, remedy.change);
     case 'setPointRadius':

@@ -1,5 +1,5 @@
 import type { Finding } from '../../core/findings/finding';
-import { metres, radius } from '../format';
+import { metres, percentText, radius, times } from '../format';
 
 /** A finding as people read it: what, where and how much, and the name of its remedy. */
 export interface FindingWords {
@@ -43,6 +43,11 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
         ? `${metres(f.remainder!)} of the reach is bare.`
         : `${metres(-f.remainder!)} lies beyond the end.`,
     remedy: 'Fill, evening the stretch',
+  }),
+  overStretched: (f, { remedy }) => ({
+    title: f.stretch! > 1 ? `Stretched ${times(f.stretch!)}` : `Pressed to ${percentText(f.stretch! * 100)}`,
+    text: `A segment ${metres(f.length!)} long would fit as it is.`,
+    remedy: remedy?.kind === 'setLayingRule' ? 'Lay several, evening the stretch' : `Make it ${metres(f.length!)} long`,
   }),
   roundingReduced: (f, finding) => ({
     title: 'A rounding does not fit',

@@ -7,7 +7,7 @@ import type { LayingChoice } from '../../engine/run-view';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
-import { metres, percentText, signed, whole } from '../format';
+import { metres, percentText, signed, times, whole } from '../format';
 import { useEdit } from '../state/app-context';
 import type { StepProps } from './step-props';
 import { VariationFields } from './VariationFields';
@@ -46,6 +46,19 @@ export function LayingStep({ run, result }: StepProps) {
             max={MAX_PIECES}
             value={laying.count}
             onChange={(count) => set({ count: Math.round(count) })}
+          />
+        )}
+        {rule.kind === 'onePiece' && (
+          <ChoiceField
+            label="It lies"
+            value={laying.oneFit}
+            choices={[
+              { value: 'reach', label: 'over the whole reach' },
+              { value: 'start', label: 'from the start' },
+              { value: 'middle', label: 'in the middle' },
+              { value: 'end', label: 'at the end' },
+            ]}
+            onChange={(oneFit) => set({ oneFit })}
           />
         )}
         {rule.uses.count && (
@@ -99,7 +112,7 @@ export function LayingStep({ run, result }: StepProps) {
 
 function consequence(rule: LayingRuleName, { count, stretch, gap, remainder }: LayingChoice): string {
   const percent = (stretch - 1) * 100;
-  if (rule === 'onePiece') return stretch > 2 ? `${stretch.toFixed(1)} times` : signed(percentText(percent), percent);
+  if (rule === 'onePiece') return stretch >= 2 ? times(stretch) : signed(percentText(percent), percent);
   if (rule === 'byCount' && remainder === 0 && Math.abs(percent) >= 0.005)
     return `${whole(count)} · ${signed(percentText(percent), percent)}`;
   if (rule === 'fillStretch') return `${whole(count)} · ${signed(percentText(percent), percent)}`;

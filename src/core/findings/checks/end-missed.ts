@@ -5,6 +5,7 @@ export const endMissed = defineCheck({
   kind: 'endMissed',
   find({ laying, job }) {
     const { remainder, reach } = laying;
+    if (job.laying.rule === 'onePiece') return []; // one that keeps its length is meant to
     if (Math.abs(remainder) <= (reach.to - reach.from) * 1e-6) return [];
     if (remainder < 0 && job.bending.pastEnd === 'trim') return [];
     const at = {

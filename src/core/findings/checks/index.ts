@@ -5,6 +5,7 @@ import { roundingReduced } from './rounding-reduced';
 import { steepPath } from './steep-path';
 import { offMiddle } from './off-middle';
 import { absurdSize } from './absurd-size';
+import { overStretched } from './over-stretched';
 import { tooCoarse } from './too-coarse';
 import { tooNearGuide } from './too-near-guide';
 
@@ -15,6 +16,7 @@ export const checks = {
   tooFewRows,
   tooCoarse,
   endMissed,
+  overStretched,
   roundingReduced,
   steepPath,
   offMiddle,

@@ -1,0 +1,22 @@
+import { absurdSize } from './absurd-size';
+import { defineCheck, type Remedy } from '../finding';
+
+/** A piece that is longer than this many times its own length, or shorter than its inverse, looks it. */
+const MOST = 1.5;
+
+/** Pieces that were stretched or pressed out of shape. Facts: `stretch`, and `length` in metres, the natural length that fits. */
+export const overStretched = defineCheck({
+  kind: 'overStretched',
+  find(input) {
+    const { laying, isBrought } = input;
+    if (absurdSize.find(input).length > 0) return []; // that is the cause
+    const { stretch, natural } = laying;
+    if (stretch <= MOST && stretch >= 1 / MOST) return [];
+    const length = natural * stretch;
+    // A brought mesh is laid several times instead.
+    const remedy: Remedy = isBrought
+      ? { kind: 'setLayingRule', rule: 'fillStretch' }
+      : { kind: 'setSegmentLength', metres: length };
+    return [{ check: 'overStretched', facts: { stretch, length }, remedy }];
+  },
+});
