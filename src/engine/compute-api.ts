@@ -10,7 +10,8 @@ import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
-import type { RunSource, SegmentParts } from './derive';
+import type { RunSource } from './derive';
+import type { SegmentParts } from './ready-segment';
 import type { RunReport } from './report';
 import type { Held, RunView } from './run-view';
 import type { SegmentView } from './segment-view';
@@ -35,7 +36,11 @@ export interface ComputeApi {
   /** The longest chains of a guide's open edges and of those sharper than `sharp` radians. */
   edges(guide: Guide, sharp: number): Promise<Result<readonly EdgeChain[]>>;
   /** The run's path, pushed out of a guide. Problems: `guide.unknown`, `guide.not-cleared`, and those of the run. */
-  pushOut(source: RunSource, guide: Guide): Promise<Result<CurveSpec>>;
+  pushOut(
+    source: RunSource,
+    guide: Guide,
+    fixed?: { readonly start?: boolean; readonly end?: boolean },
+  ): Promise<Result<CurveSpec>>;
   /** Points that wind about a guide's own y axis. */
   windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
   /** The lines of a drawing, a table or a mesh file; its points stay with the worker. */

@@ -46,7 +46,7 @@ const api: ComputeApi = {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? ok(edgeChains(ready.value.mesh, sharp).slice(0, MOST_CHAINS)) : ready;
   },
-  pushOut: (source, guide) => pushOutOf(deriver, source, guide),
+  pushOut: (source, guide, fixed) => pushOutOf(deriver, source, guide, fixed),
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? windRound(ready.value, guide, winding) : ready;

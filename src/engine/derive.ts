@@ -6,44 +6,27 @@ import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import { followCurve } from '../core/curve/follow-curve';
 import type { Finding } from '../core/findings/finding';
-import { finishSegment } from './finish-segment';
 import { findAll } from '../core/findings/registry';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import { followTable, type FrameBase } from '../core/frames/follow-table';
 import type { FrameTable } from '../core/frames/frame-table';
 import type { Surface } from '../core/guides/surface';
 import { Numbers } from '../core/math/numbers';
-import { partOf, type OnProgress } from '../core/math/progress';
+import type { OnProgress } from '../core/math/progress';
 import { fail, ok, type Result } from '../core/math/result';
 import { resolveReach } from '../core/laying/lay';
-import { cleanMesh } from '../core/mesh/clean/clean-mesh';
-import type { MeshFigures } from '../core/mesh/clean/figures';
 import type { Mesh } from '../core/mesh/mesh';
 import { maker, makeSegment, type MakerName, type MakerSpec } from '../core/segment/registry';
-import { prepareSegment } from '../core/segment/prepare';
-import { halfWidth, type PreparedSegment } from '../core/segment/prepared-segment';
-import { buildSupport } from '../core/segment/support';
+import { halfWidth } from '../core/segment/prepared-segment';
 import type { Guide, Project, Run, Segment } from '../project/schema';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
+import { readySegment, type ReadySegment, type SegmentParts } from './ready-segment';
 import { Recent } from './recent';
 import { countSlicings, type SlicingCounts } from './slicing-counts';
 import { TextureImager, type LoadBytes } from './texture-images';
 
 /** Finds a brought mesh by its id. Problems: `asset.missing`, and those of the format. */
 export type LoadAsset = (id: string) => Promise<Result<Mesh>>;
-
-/** What of a segment its geometry and look follow from. */
-export type SegmentParts = Pick<Segment, 'source' | 'prepare' | 'finishes'>;
-
-/** A segment made ready once, with what is kept for it. */
-export interface ReadySegment {
-  /** Changes exactly when the segment does. */
-  readonly key: string;
-  readonly prepared: PreparedSegment;
-  /** Before and after cleaning. */
-  readonly figures: { readonly before: MeshFigures; readonly after: MeshFigures };
-  readonly support: Float64Array;
-}
 
 /** What of a project one run's geometry follows from. */
 export interface RunSource {
@@ -172,22 +155,9 @@ export class Deriver {
       this.#segments.drop(key);
       return mesh;
     }
-    onProgress?.(0.2);
-    const cleaning = partOf(onProgress, 0.2, 0.7);
-    const { mesh: clean, before, after } = await cleanMesh(mesh.value, prepare.clean, prepare.unit, cleaning);
-    const own = source.from === 'maker' ? maker(source.spec.kind as MakerName).stiff?.(source.spec as MakerSpec) : [];
-    const prepared = prepareSegment(clean, own?.length ? { ...prepare, stiff: [...prepare.stiff, ...own] } : prepare);
-    if (!prepared.ok) return prepared;
-    onProgress?.(0.9);
-    const finished = await finishSegment(this.#imager, prepared.value, finishes, source.from === 'asset');
-    if (!finished.ok) {
-      this.#segments.drop(key);
-      return finished;
-    }
-    const support = buildSupport(prepared.value.mesh.positions);
-    onProgress?.(1);
-    const figures = { before, after };
-    return ok({ key, prepared: finished.value, figures, support }, mesh.warnings);
+    const made = await readySegment(key, mesh.value, { source, prepare, finishes }, this.#imager, onProgress);
+    if (!made.ok && made.problems.some(({ code }) => code === 'asset.missing')) this.#segments.drop(key);
+    return made.ok ? ok(made.value, mesh.warnings) : made;
   }
 
   /** The last few meshes stay: every change to how one is prepared asks for it again. */

@@ -376,3 +376,41 @@ describe('a way under an overhang', () => {
     expect(Math.max(...out.points.map(({ position }) => Math.abs(position[2])))).toBeGreaterThan(0.5);
   });
 });
+
+describe('pushing out', () => {
+  const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
+  const made = (spec: unknown) => ({ id: 's', name: 'S', source: { from: 'maker' as const, spec: spec as never }, prepare: MADE_PREPARE, finishes: [] }); // prettier-ignore
+  const box = (size: Record<string, number>, position: Vec3): Guide => ({ id: 'g', name: 'Box', visible: true, ...spec('box', size, position), clearance: 0.02 }); // prettier-ignore
+  const found = async (source: RunSource) =>
+    unwrap(await deriver.derive(source, null)).findings.filter(({ check }) => check === 'tooNearGuide');
+
+  it('leads a rope through a standing box over or round it, and never under the ground', async () => {
+    const standing = box({ x: 1, y: 1, z: 1 }, [0, 0, 0]);
+    const curve = pathOf('smooth', [[-4, 0.1, 0], [-1.5, 0.1, 0], [1.5, 0.1, 0], [4, 0.1, 0]]); // prettier-ignore
+    const source = { segment: made({ ...(makerDefaults('tube') as object), radius: 0.02 }), curve, job: { ...JOB_DEFAULTS, bending: { ...JOB_DEFAULTS.bending, frames: { rule: 'leastTwist' as const, up: [0, 1, 0] as Vec3 } } }, guides: [standing] }; // prettier-ignore
+    expect((await found(source)).length).toBeGreaterThan(0);
+    const out = unwrap(await pushOutOf(deriver, source, standing));
+    expect(await found({ ...source, curve: out })).toEqual([]);
+    for (const { position } of out.points) expect(position[1]).toBeGreaterThanOrEqual(0);
+  });
+
+  it('keeps ends that are plugged in where they are', async () => {
+    const across = box({ x: 0.6, y: 2, z: 0.6 }, [3.9, 0, 0]);
+    const curve = pathOf('smooth', [[-4, 1, 0], [0, 1, 0], [2, 1, 0.5], [4, 1, 0]]); // prettier-ignore
+    const source = { segment: made({ ...(makerDefaults('tube') as object), radius: 0.02 }), curve, job: JOB_DEFAULTS, guides: [across] }; // prettier-ignore
+    const out = await pushOutOf(deriver, source, across, { start: true, end: true });
+    const points = out.ok ? out.value.points : curve.points;
+    expect(points[0]!.position).toEqual([-4, 1, 0]);
+    expect(points.at(-1)!.position).toEqual([4, 1, 0]);
+  });
+
+  it('a plant keeps clear by its stem, and by its leaves where they are to count', async () => {
+    const wall = box({ x: 20, y: 4, z: 0.2 }, [0, 0, -0.18]);
+    const curve = pathOf('smooth', [[-2, 1, 0], [0, 1.2, 0], [2, 1, 0]]); // prettier-ignore
+    const segment = made(makerDefaults('shoot'));
+    const source = { segment, curve, job: JOB_DEFAULTS, guides: [wall] };
+    expect(await found(source)).toEqual([]);
+    const strict = { ...segment, prepare: { ...segment.prepare, loose: [] } };
+    expect((await found({ ...source, segment: strict })).length).toBeGreaterThan(0);
+  });
+});

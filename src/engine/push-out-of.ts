@@ -1,17 +1,48 @@
 import type { CurveSpec } from '../core/curve/registry';
-import { pushOut } from '../core/guides/push-out';
+import { pushOut, type PushInput, type PushManner } from '../core/guides/push-out';
+import type { Finding } from '../core/findings/finding';
 import { fail, ok, type Result } from '../core/math/result';
 import type { Guide } from '../project/schema';
 import type { Deriver, RunSource } from './derive';
 
-/** The run's path, pushed out of a guide by as much as its section needs. Problems: `guide.not-cleared`, and those of the run. */
-export async function pushOutOf(deriver: Deriver, source: RunSource, guide: Guide): Promise<Result<CurveSpec>> {
+/** What is tried, in this order: under a guide comes last, as the shortest way that is left. */
+const MANNERS: readonly PushManner[] = ['nearest', 'sideways', 'over'];
+
+/** Metres: the ground is a floor for what does not lie below it already. */
+const GROUND = 0;
+
+/** Findings count by how much of the run they concern, so that one long one is not as good as one short one. */
+const weigh = (findings: readonly Finding[], guide: string) => ({
+  count: findings.length,
+  ofGuide: findings.filter((finding) => finding.guide === guide).length,
+});
+
+/**
+ * The run's path, pushed out of a guide by as much as its section needs; ends that are plugged in stay. Ways are tried one after the other
+ * and the first is taken that clears the guide and leaves no more findings than there were. Problems: `guide.not-cleared`, and those of the run.
+ */
+export async function pushOutOf(
+  deriver: Deriver,
+  source: RunSource,
+  guide: Guide,
+  fixed: NonNullable<PushInput['fixed']> = {},
+): Promise<Result<CurveSpec>> {
   const derived = await deriver.derive(source, null);
   if (!derived.ok) return derived;
   const ready = await deriver.guides.get(guide);
   if (!ready.ok) return ready;
   const sat = await deriver.guides.all(source.guides.filter(({ id }) => id === source.job.bending.frames.guide));
   const { support } = derived.value.ready;
-  const out = pushOut(source.curve, { job: source.job, support, guide: ready.value, surface: sat[0]?.surface });
-  return out ? ok(out) : fail('guide.not-cleared');
+  const input = { job: source.job, support, guide: ready.value, surface: sat[0]?.surface, fixed };
+  const before = weigh(derived.value.findings, guide.id);
+  const lowest = Math.min(...source.curve.points.map(({ position }) => position[1]));
+  const floor = Math.min(GROUND, lowest);
+  for (const manner of MANNERS) {
+    const out = pushOut(source.curve, { ...input, manner, floor });
+    const checked = out && (await deriver.derive({ ...source, curve: out }, null));
+    if (!checked?.ok) continue;
+    const after = weigh(checked.value.findings, guide.id);
+    if (after.ofGuide < Math.max(before.ofGuide, 1) && after.count <= before.count) return ok(out!);
+  }
+  return fail('guide.not-cleared');
 }

@@ -4,7 +4,7 @@ import type { Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
 import type { NamedAxes } from '../core/segment/find-axes';
 import type { SeamFit } from '../core/segment/match-seams';
-import type { ReadySegment } from './derive';
+import type { ReadySegment } from './ready-segment';
 
 /** A prepared segment as the preparing view shows it, straight, in segment space. */
 export interface SegmentView {

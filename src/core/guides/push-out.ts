@@ -27,7 +27,15 @@ const MARGIN = 1.04;
 /** A point this near to the trouble is moved itself, as a share of the distance to its neighbour; elsewhere one is put in. */
 const NEAR_SHARE = 0.3;
 
+/** Which way a path leaves a guide: the shortest, to a side on the level, or over it. */
+export type PushManner = 'nearest' | 'sideways' | 'over';
+
 export interface PushInput {
+  readonly manner?: PushManner;
+  /** Ends that stay where they are. */
+  readonly fixed?: { readonly start?: boolean; readonly end?: boolean };
+  /** Metres: nothing is pushed below this, unless it lies there already. */
+  readonly floor?: number;
   readonly job: RunJob;
   readonly support: Float64Array;
   readonly guide: CheckedGuide;
@@ -39,7 +47,8 @@ export interface PushInput {
  * The path pushed out of a guide until its run keeps clear of it: at the worst place the nearest point, or a new one there, goes out by what
  * is lacking, again and again. Undefined where that does not get there, or the path is made of few numbers.
  */
-export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushInput): CurveSpec | undefined {
+export function pushOut(spec: CurveSpec, input: PushInput): CurveSpec | undefined {
+  const { job, support, guide, surface, manner = 'nearest', fixed = {}, floor = -Infinity } = input;
   if (curveKind(spec).group === 'numbers') return undefined;
   const half = farthestOf(support);
   const wanted = (guide.clearance ?? 0) + Math.max(half * SPARE, LEAST_SPARE);
@@ -56,19 +65,39 @@ export function pushOut(spec: CurveSpec, { job, support, guide, surface }: PushI
     const worst = found.reduce((a, b) => (b.gap < a.gap ? b : a));
     const { station } = worst;
     let i = nearestPoint(table.pointStations, station, table.length, half * APART);
-    if (i === undefined) {
+    const isFixed = (i === 0 && fixed.start) || (i === current.points.length - 1 && fixed.end);
+    if (i === undefined || isFixed) {
       if (current.points.length - spec.points.length >= MOST_NEW_POINTS) return undefined;
       const inserted = insertAt(current, station);
       if (!inserted) return undefined;
       [current, i] = [inserted.spec, inserted.point];
     }
-    const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < 0;
-    const way = isDown ? levelWay(worst, forwardAt(table, station), wanted, half, guide.surface) : undefined;
-    const by = way ?? scale(worst.away, wanted - worst.gap);
-    const far = length(by);
-    current = movePoint(current, i, add(current.points[i]!.position, scale(by, MARGIN + 1e-5 / far)));
+    const by = wayOut(manner, worst, { forward: forwardAt(table, station), wanted, half, guide, job });
+    const from = current.points[i]!.position;
+    const [x, y, z] = add(from, scale(by, MARGIN + 1e-5 / length(by)));
+    current = movePoint(current, i, [x, Math.max(y, Math.min(floor, from[1])), z]);
   }
   return undefined;
+}
+
+interface Place {
+  readonly forward: Vec3;
+  readonly wanted: number;
+  readonly half: number;
+  readonly guide: CheckedGuide;
+  readonly job: RunJob;
+}
+
+function wayOut(manner: PushManner, worst: Clearance, { forward, wanted, half, guide, job }: Place): Vec3 {
+  const nearest = scale(worst.away, wanted - worst.gap);
+  if (manner === 'over') {
+    if (worst.away[1] > LEVEL) return nearest;
+    const top = guide.surface.hit(worst.place, [0, 1, 0])?.distance;
+    return [0, top === undefined ? half + wanted : top + half + wanted, 0];
+  }
+  const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < 0;
+  if (manner === 'nearest' && !isDown) return nearest;
+  return levelWay(worst, forward, wanted, half, guide.surface) ?? nearest;
 }
 
 /** Ways out of which less than this goes aside are none for a run that keeps upright: roads do not dive under what stands in their way. */

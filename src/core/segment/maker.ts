@@ -42,6 +42,8 @@ export interface Maker<K extends string = string, S extends z.ZodType = z.ZodTyp
   figures?(spec: z.infer<S>): readonly MakerFigure[];
   /** Distance from a piece's start to the next one's, where pieces reach into each other; metres. */
   pitch?(spec: z.infer<S>): number;
+  /** Parts that may touch things, leaves for one, unless it is chosen otherwise: they do not count for clearance and tightness. */
+  readonly loose?: readonly string[];
   /** Stretches of x that do not bend, metres. */
   stiff?(spec: z.infer<S>): readonly StiffZone[];
   /** The spec made as long as the reach that it is to fill, where it is such a thing. */

@@ -46,6 +46,8 @@ export const prepareSpecSchema = z.strictObject({
   /** Corners of the end are moved onto those of the start within this many metres; 0 = left alone. */
   seams: z.number().min(0).max(100).default(0),
   stiff: z.array(stiffZoneSchema).max(64).readonly().default([]),
+  /** Parts that do not count for clearance and tightness; absent = those of the maker. */
+  loose: z.array(z.string().max(200)).max(64).readonly().optional(),
   /** Metres cut off as a head and a tail, laid once each; the body between them is what repeats. */
   head: z.number().min(0).default(0),
   tail: z.number().min(0).default(0),

@@ -21,7 +21,9 @@ export function usePutRight(runId: string | undefined) {
       const guide = project.guides.find(({ id }) => id === remedy.guide);
       const source = sourceOf(project, run);
       if (!guide || !source.ok) return;
-      const curve = await ask((api) => api.pushOut(source.value, guide) as Promise<Result<CurveSpec>>);
+      const { plugs } = project.paths.find(({ id }) => id === run.path) ?? {};
+      const fixed = { start: plugs?.start !== undefined, end: plugs?.end !== undefined };
+      const curve = await ask((api) => api.pushOut(source.value, guide, fixed) as Promise<Result<CurveSpec>>);
       if (curve) edit((p) => changeCurve(p, run.path, (now) => (now === source.value.curve ? curve : now)));
       return;
     }

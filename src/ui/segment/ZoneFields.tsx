@@ -5,10 +5,12 @@ import { Box, Button, IconButton, Typography } from '@mui/material';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
+import { LooseParts } from './LooseParts';
 import type { PrepareFieldsProps } from './TurnFields';
 
 /** Stretches of the segment that must not bend, and the head and tail that are laid once. */
-export function ZoneFields({ prepare, view, onChange }: PrepareFieldsProps) {
+export function ZoneFields(props: PrepareFieldsProps) {
+  const { prepare, view, onChange } = props;
   const { stiff, head, tail } = prepare;
   const length = view?.length ?? 1;
   const put = (next: PrepareSpec['stiff']) => onChange({ stiff: next });
@@ -73,6 +75,7 @@ export function ZoneFields({ prepare, view, onChange }: PrepareFieldsProps) {
           A stiff zone keeps its shape and is only carried and turned; the rest of the piece bends.
         </Typography>
       </Box>
+      {view && view.parts.length > 1 && <LooseParts {...props} />}
       <Box>
         <Typography variant="h3">Head and tail</Typography>
         <NumberField

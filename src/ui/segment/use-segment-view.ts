@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Result } from '../../core/math/result';
-import type { SegmentParts } from '../../engine/derive';
+import type { SegmentParts } from '../../engine/ready-segment';
 import type { SegmentView } from '../../engine/segment-view';
 import { problemWords } from '../../engine/problem-words';
 import { proxy, Stopped } from '../../engine/compute-client';

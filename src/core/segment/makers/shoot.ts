@@ -69,6 +69,7 @@ export const shoot = defineMaker({
     const length = Math.min(Math.max(reach, 0.02), 500);
     return { ...spec, length, nodes: Math.min(Math.round((spec.nodes * length) / spec.length), 2000) };
   },
+  loose: ['Leaves'],
   figures: ({ length, nodes }) => [
     { label: 'Length', value: length, unit: 'm' },
     { label: 'Nodes', value: nodes, unit: 'plain' },
