@@ -33,6 +33,8 @@ export type SaveState =
 export interface SessionState {
   readonly projectId: string | undefined;
   readonly run: string | undefined;
+  /** Runs chosen beside `run`; none when another one is chosen. */
+  readonly moreRuns: readonly string[];
   readonly point: number | undefined;
   /** Points chosen beside `point`; none when another one is chosen. */
   readonly more: readonly number[];
@@ -77,6 +79,7 @@ export const createSessionStore = (): SessionStore =>
   createStore<SessionState>()((set) => ({
     projectId: undefined,
     run: undefined,
+    moreRuns: [],
     point: undefined,
     more: [],
     guide: undefined,
@@ -98,7 +101,12 @@ export const createSessionStore = (): SessionStore =>
     isPlaying: false,
     save: { kind: 'saving' },
     dialog: undefined,
-    set: (change) => set('point' in change && !('more' in change) ? { ...change, more: [] } : change),
+    set: (change) =>
+      set({
+        ...change,
+        ...('point' in change && !('more' in change) && { more: [] }),
+        ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
+      }),
     frame: (what) =>
       set(({ framing, guide }) => ({
         framing: { what: what === 'chosen' ? (guide ? 'guide' : 'run') : what, count: framing.count + 1 },

@@ -1,0 +1,52 @@
+import { addMirrored, type MirrorAxis } from '../../project/commands/mirror';
+import { addAlike, changeRun, deleteRun, freeName } from '../../project/commands/runs';
+import { newId } from '../../project/new-id';
+import type { Project, Run } from '../../project/schema';
+import { useApp } from '../state/app-context';
+
+/** What can be done to runs of the list: to all that are chosen, when the one that is meant is among them. */
+export function useRunActions() {
+  const { document, session } = useApp();
+  const chosen = (id: string): readonly string[] => {
+    const { run, moreRuns } = session.getState();
+    const all = [...(run ? [run] : []), ...moreRuns];
+    return all.includes(id) ? all : [id];
+  };
+  const edit = (change: (project: Project) => Project) => document.getState().edit(change);
+  const withCopies = (ids: readonly string[], copy: (project: Project, id: string, run: string) => Project) => {
+    const made = ids.map(() => newId());
+    edit((project) => ids.reduce((all, id, i) => copy(all, id, made[i]!), project));
+    session.getState().set({ run: made[0], moreRuns: made.slice(1), point: undefined });
+  };
+  const pathCopy = (project: Project, id: string) => {
+    const run = project.runs.find((r) => r.id === id)!;
+    const path = project.paths.find((p) => p.id === run.path)!;
+    return { ...path, id: newId(), name: `${freeName(project, run.name)} path` };
+  };
+  return {
+    choose: (id: string, isMore: boolean) => {
+      const { run, moreRuns } = session.getState();
+      const all = chosen(id);
+      if (!isMore) return session.getState().set({ run: id, point: undefined, station: undefined });
+      const isOn = id === run || moreRuns.includes(id);
+      const rest = [...(run ? [run] : []), ...moreRuns].filter((other) => other !== id);
+      const next = isOn && all.length > 1 ? rest : [id, ...rest];
+      session.getState().set({ run: next[0], moreRuns: next.slice(1), point: undefined, station: undefined });
+    },
+    rename: (id: string, name: string) => {
+      if (name.trim() !== '') edit((project) => changeRun(project, id, { name: name.trim().slice(0, 200) }));
+    },
+    duplicate: (id: string) => withCopies(chosen(id), addAlike),
+    duplicateOnOwnPath: (id: string) =>
+      withCopies(chosen(id), (project, of, run) => addAlike(project, of, run, pathCopy(project, of))),
+    mirror: (id: string, axis: MirrorAxis) =>
+      withCopies(chosen(id), (project, of, run) =>
+        addMirrored(project, of, axis, { run, path: newId(), segment: newId() }),
+      ),
+    show: ({ id, visible }: Run) =>
+      edit((project) => chosen(id).reduce((all, of) => changeRun(all, of, { visible: !visible }), project)),
+    remove: (id: string) => edit((project) => chosen(id).reduce(deleteRun, project)),
+  };
+}
+
+export type RunActions = ReturnType<typeof useRunActions>;
