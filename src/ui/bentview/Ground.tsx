@@ -1,12 +1,18 @@
 'use client';
 
 import { Grid } from '@react-three/drei';
+import type { Material, Mesh } from 'three';
 import { useTheme } from '@mui/material/styles';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect } from 'react';
 import { TOKENS } from '../tokens';
 import type { Sphere } from './scene-box';
 import { useGridCell } from './use-grid-cell';
+
+/** The lines leave no depth, or the shadow, in the same plane, would have cracks where they run. */
+const withoutDepth = (grid: Mesh | null): void => {
+  if (grid) (grid.material as Material).depthWrite = false;
+};
 
 export interface GroundProps {
   readonly height: number;
@@ -35,6 +41,7 @@ export function Ground({ height, sphere, onCell }: GroundProps) {
         />
       </mesh>
       <Grid
+        ref={withoutDepth}
         renderOrder={-2} // under the shadow, which darkens it
         infiniteGrid
         cellSize={cell}
