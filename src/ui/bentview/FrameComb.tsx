@@ -3,6 +3,7 @@
 import { useEffect, useMemo } from 'react';
 import { useThree } from '@react-three/fiber';
 import { BufferAttribute, BufferGeometry } from 'three';
+import { MOVES } from './PathLine';
 import type { PathView } from '../../engine/path-view';
 
 /** Teeth of the comb over the whole path. */
@@ -34,7 +35,12 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
     return () => geometry.dispose();
   }, [geometry, invalidate]);
   return (
-    <lineSegments geometry={geometry} position={[path.line[0]!, path.line[1]!, path.line[2]!]} renderOrder={11}>
+    <lineSegments
+      userData={MOVES}
+      geometry={geometry}
+      position={[path.line[0]!, path.line[1]!, path.line[2]!]}
+      renderOrder={11}
+    >
       <lineBasicMaterial color={colour} depthTest={false} transparent opacity={0.8} toneMapped={false} />
     </lineSegments>
   );

@@ -3,6 +3,9 @@
 import { Line } from '@react-three/drei';
 import { useMemo } from 'react';
 
+/** It goes with the path when that is dragged. */
+export const MOVES = { moves: true };
+
 /** The path of a run as a line drawn over everything. `line` = flat xyz samples. */
 export function PathLine({ line, colour, isSelected }: { line: Float64Array; colour: string; isSelected: boolean }) {
   // From its own start, so that it is as fine far from the origin as near it.
@@ -18,6 +21,7 @@ export function PathLine({ line, colour, isSelected }: { line: Float64Array; col
   if (points.length < 2) return null;
   return (
     <Line
+      userData={MOVES}
       position={[x, y, z]}
       points={points as unknown as [number, number, number][]}
       color={colour}

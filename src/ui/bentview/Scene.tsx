@@ -12,6 +12,7 @@ import { GuideMeshes } from './GuideMeshes';
 import { Ground } from './Ground';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
+import { Quality } from './Quality';
 import { RunMesh } from './RunMesh';
 import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
@@ -93,6 +94,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
       )}
       <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+      <Quality />
       <FrameReporter viewport={viewport} />
     </Canvas>
   );
