@@ -144,7 +144,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^1\s*Segment/ }).click();
     await page.getByRole('button', { name: 'Prepare the segment' }).click();
-    for (const tab of ['Lie and size', 'Clean', 'Stiff and ends', 'Colour']) {
+    for (const tab of ['Orientation and size', 'Clean', 'Stiff and ends', 'Colour']) {
       await page.getByRole('tab', { name: tab }).click();
       await expect(page.getByText(/high, .* wide/)).toBeVisible();
       await check();

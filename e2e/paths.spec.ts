@@ -23,7 +23,7 @@ test('several points are chosen by Ctrl and by a box, moved together, turned and
   expect(Math.hypot(still.x - four.x, still.y - four.y)).toBeLessThan(1);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'Box' }).click();
+  await page.getByRole('button', { name: 'Select by box' }).click();
   const view = (await page.getByRole('region', { name: 'Bent view' }).boundingBox())!;
   await page.mouse.move(view.x + 60, view.y + 120);
   await page.mouse.down();

@@ -112,7 +112,7 @@ test('a hose becomes a profile to draw, faces of it are painted stiff, and its p
 
   await page.getByRole('button', { name: /^3\s*Laying/ }).click();
   await expect(page.getByLabel('Seed of the variation')).toHaveCount(0);
-  await page.getByLabel('Pieces darker by up to').fill('30 %');
+  await page.getByLabel('Vary brightness by up to').fill('30 %');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Seed of the variation')).toHaveValue('1');
   await settled(page);
@@ -122,7 +122,7 @@ test('a mesh in millimetres is brought, asked about, turned, sized and cleaned',
   await openEmpty(page);
   const file = { name: 'bar.stl', mimeType: 'model/stl', buffer: Buffer.from(boxStl()) };
   await page.getByLabel('Bring a mesh (GLB, OBJ, STL, PLY)', { exact: true }).last().setInputFiles(file);
-  await expect(page.getByText('Click on the ground for the next point')).toBeVisible();
+  await expect(page.getByText('Click for the next point')).toBeVisible();
   for (const [x, y] of [
     [500, 400],
     [900, 400],

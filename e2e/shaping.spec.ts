@@ -119,13 +119,13 @@ test('a finding names the place and is put right by one click', async ({ page })
   await radius.fill('1.5');
   await radius.press('Enter');
   const findings = page.getByRole('region', { name: 'Findings' });
-  await expect(findings.getByText('Tighter than the segment can bear')).toBeVisible();
+  await expect(findings.getByText('Bend too tight for this segment')).toBeVisible();
   await expect(findings.getByText(/Radius 1.5 m at station \d+\.\d\d m/)).toBeVisible();
   await page.getByRole('button', { name: /Round the bend to/ }).click();
   await expect(findings).toHaveCount(0);
   await expect(radius).not.toHaveValue('1.5 m');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(findings.getByText('Tighter than the segment can bear')).toBeVisible();
+  await expect(findings.getByText('Bend too tight for this segment')).toBeVisible();
 });
 
 test('growth is scrubbed and played', async ({ page }) => {

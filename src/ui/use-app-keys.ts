@@ -30,6 +30,7 @@ export function useAppKeys(): void {
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), OWN);
   useHotkeys('home', () => session.getState().frame('all'), EVERYWHERE);
   useHotkeys('end', () => session.getState().frame('chosen'), EVERYWHERE);
+  useHotkeys('r', () => set({ isResultOnly: !session.getState().isResultOnly }), EVERYWHERE);
   useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });
   useHotkeys('escape', () => set({ tool: 'shape' }), { ...EVERYWHERE, enabled: () => !isIn('shape') });
   useHotkeys('enter', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape', 'pen') }); // the pen sets a point with it

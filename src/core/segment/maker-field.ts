@@ -8,7 +8,7 @@ interface FieldBase {
 /** A value of a maker as a form shows it. Angles are radians in the spec. */
 export type MakerField = FieldBase &
   (
-    | { readonly input: 'number'; readonly unit: 'm' | 'count' | 'angle' | 'ratio'; readonly step: number }
+    | { readonly input: 'number'; readonly unit: 'm' | 'count' | 'angle' | 'ratio' | 'share'; readonly step: number }
     | { readonly input: 'choice'; readonly choices: readonly { readonly value: string; readonly label: string }[] }
     | { readonly input: 'switch' }
   );

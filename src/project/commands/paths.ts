@@ -99,13 +99,14 @@ function changedOr(project: Project, id: string, change: (curve: CurveSpec) => C
 export function joinPath(project: Project, id: string, otherId: string): Project | undefined {
   const other = project.paths.find((p) => p.id === otherId);
   const joined = other && changedOr(project, id, (curve) => joinPaths(curve, other.curve as CurveSpec));
-  return (
-    joined && {
-      ...joined,
-      paths: joined.paths.filter((p) => p.id !== otherId),
-      runs: joined.runs.filter((run) => run.path !== otherId),
-    }
-  );
+  if (!joined) return undefined;
+  const runs = joined.runs.filter((run) => run.path !== otherId);
+  return {
+    ...joined,
+    paths: joined.paths.filter((p) => p.id !== otherId),
+    runs,
+    segments: joined.segments.filter(({ id: segment }) => runs.some((run) => run.segment === segment)),
+  };
 }
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>

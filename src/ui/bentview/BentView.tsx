@@ -40,7 +40,8 @@ export function BentView() {
   const result = useRunResult(run?.id);
   const tool = useSession((s) => s.tool);
   const view = useSession((s) => s.view);
-  const isEmpty = useProject((s) => s.project.runs.length === 0);
+  const isResultOnly = useSession((s) => s.isResultOnly);
+  const isEmpty = useProject((s) => s.project.runs.length === 0 && s.project.guides.length === 0);
   const isBusy = useResults((s) => s.busy.size > 0);
   const hint = useSession((s) => s.hint);
   const segmentBox = useStart(path);
@@ -66,7 +67,10 @@ export function BentView() {
     >
       <Scene viewport={viewport} start={segmentBox} />
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
-      <Box data-overlay sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+      <Box
+        data-overlay
+        sx={{ position: 'absolute', inset: 0, pointerEvents: 'none', visibility: isResultOnly ? 'hidden' : 'visible' }}
+      >
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
@@ -111,7 +115,7 @@ export function BentView() {
           {TOLD[tool]}
         </Typography>
       )}
-      {(view === 'free' || view === 'above') && <GridNote />}
+      {!isResultOnly && (view === 'free' || view === 'above') && <GridNote />}
       {isEmpty && <EmptyProject />}
     </Box>
   );

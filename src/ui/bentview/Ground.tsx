@@ -17,12 +17,13 @@ const withoutDepth = (grid: Mesh | null): void => {
 export interface GroundProps {
   readonly height: number;
   readonly sphere: Sphere;
+  readonly hasGrid: boolean;
   /** Told of the side of a square, metres. */
   readonly onCell: (cell: number) => void;
 }
 
 /** A shadow-catching ground with a quiet grid that fades out; its squares follow what is seen. */
-export function Ground({ height, sphere, onCell }: GroundProps) {
+export function Ground({ height, sphere, hasGrid, onCell }: GroundProps) {
   const { mode } = useColorScheme();
   const theme = useTheme();
   const tokens = TOKENS[(mode ?? theme.palette.mode) === 'dark' ? 'dark' : 'light'];
@@ -41,6 +42,7 @@ export function Ground({ height, sphere, onCell }: GroundProps) {
         />
       </mesh>
       <Grid
+        visible={hasGrid}
         ref={withoutDepth}
         renderOrder={-2} // under the shadow, which darkens it
         infiniteGrid

@@ -18,10 +18,8 @@ import { SeveralPoints } from './SeveralPoints';
 import { snap, type Snapped } from './snap';
 import { penClick } from './use-pen';
 import type { DragAt } from './use-disc-drag';
+import { useShownPoints } from './use-shown-points';
 import type { Viewport } from './viewport';
-
-/** Most points that are shown as discs; on longer paths the ones nearest to the selected point. */
-const MOST_DISCS = 300;
 
 /** The selected run's path points, and the handles of the selected one. */
 export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path }) {
@@ -82,13 +80,11 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
     set({ point: undefined });
   };
 
-  const first = Math.max(0, Math.min((selected ?? 0) - MOST_DISCS / 2, curve.points.length - MOST_DISCS));
+  const shown = useShownPoints(viewport, curve.points, chosen);
   const holds = useMemo(() => {
     const view = result?.view.path;
-    return Array.from(view?.pointStations.subarray(first, first + MOST_DISCS) ?? [], (s) =>
-      pathHolds(forwardAt(view, s)),
-    );
-  }, [result, first]);
+    return new Map(shown.map((i) => [i, pathHolds(forwardAt(view, view?.pointStations[i]))]));
+  }, [result, shown]);
   const point = selected === undefined ? undefined : curve.points[selected];
   const { uses } = curveKind(curve);
   const hasHandles = point && chosen.length === 1 && uses.handles && (!uses.manners || point.as === 'handles');
@@ -114,8 +110,8 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
         />
       ))}
       {chosen.length > 1 && <SeveralPoints viewport={viewport} path={path} chosen={chosen} />}
-      {curve.points.slice(first, first + MOST_DISCS).map(({ position }, k) => {
-        const i = first + k;
+      {shown.map((i) => {
+        const { position } = curve.points[i]!;
         const station = stations?.[i];
         return (
           <PathPointDisc
@@ -126,7 +122,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
             label={`Point ${i + 1}${station === undefined ? '' : ` at station ${metres(station)}`}`}
             place={position}
             isSelected={isShown.has(i)}
-            holds={holds[k] ?? PLACE_HOLDS}
+            holds={holds.get(i) ?? PLACE_HOLDS}
             on={{
               select: (isMore) => {
                 isMoreHeld.current = isMore;

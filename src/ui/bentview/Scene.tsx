@@ -34,6 +34,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
   const set = useSet();
   const onCell = useCallback((cell: number) => set({ cell }), [set]);
   const tool = useSession((s) => s.tool);
+  const isResultOnly = useSession((s) => s.isResultOnly);
   const comb = useSession((s) => s.comb);
   const framing = useSession((s) => s.framing);
   const { mode } = useColorScheme();
@@ -85,15 +86,15 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         isStill={tool === 'freehand' || tool === 'choose'}
       />
       <Lights {...sphere} />
-      <Ground height={Math.min(0, box.min[1])} sphere={sphere} onCell={onCell} />
+      <Ground height={Math.min(0, box.min[1])} sphere={sphere} hasGrid={!isResultOnly} onCell={onCell} />
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}
-      {own && <PathLine line={own.result.view.path.line} colour={tokens.leaf} isSelected />}
-      {own && comb && (
+      {own && !isResultOnly && <PathLine line={own.result.view.path.line} colour={tokens.leaf} isSelected />}
+      {own && comb && !isResultOnly && (
         <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
       )}
-      <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+      {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
       <Quality />
       <FrameReporter viewport={viewport} />
     </Canvas>

@@ -20,9 +20,9 @@ export function SnapButton() {
   const put = (change: Partial<Snapping>) => set({ snapping: { ...snapping, ...change } });
   return (
     <>
-      <Tooltip title="What points catch on, and what is shown">
+      <Tooltip title="What points snap to, and what is shown">
         <IconButton
-          aria-label="Catching and showing"
+          aria-label="Snap and show"
           aria-haspopup="dialog"
           onClick={(event) => setAnchor(event.currentTarget)}
           sx={{
@@ -41,10 +41,10 @@ export function SnapButton() {
         anchorEl={anchor ?? null}
         onClose={() => setAnchor(undefined)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Catching and showing', sx: { width: 300, p: 4 } } }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Snap and show', sx: { width: 300, p: 4 } } }}
       >
         <Typography variant="caption" color="text.secondary">
-          Dragged points catch on
+          Dragged points snap to
         </Typography>
         <Box>
           <SwitchField

@@ -2,6 +2,7 @@
 
 import CenterFocusStrongOutlined from '@mui/icons-material/CenterFocusStrongOutlined';
 import CropFreeOutlined from '@mui/icons-material/CropFreeOutlined';
+import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
 import { SnapButton } from './SnapButton';
 import { useApp, useSession, useSet } from '../state/app-context';
@@ -20,8 +21,8 @@ const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
     label: 'Shape path',
     hint: 'Drag points along the ground, with Shift up and down. Click on the path for a new point. While you drag, Space steps through what holds the point, and a number says how far.',
   },
-  { value: 'choose', label: 'Box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
-  { value: 'pen', label: 'Pen', hint: 'Click on the ground for one point after another. Enter ends.' },
+  { value: 'choose', label: 'Select by box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
+  { value: 'pen', label: 'Pen', hint: 'Click in the view for one point after another. Enter ends.' },
   { value: 'freehand', label: 'Freehand', hint: 'Draw the path in one stroke, on the ground or over a guide.' },
   { value: 'ruler', label: 'Ruler', hint: 'Click on two places to measure between them.' },
 ];
@@ -35,6 +36,7 @@ const FRAMINGS = [
 export function ViewToolbar() {
   const tool = useSession((s) => s.tool);
   const view = useSession((s) => s.view);
+  const isResultOnly = useSession((s) => s.isResultOnly);
   const set = useSet();
   const { session } = useApp();
   const group = { bgcolor: 'background.paper', pointerEvents: 'auto' } as const;
@@ -77,6 +79,21 @@ export function ViewToolbar() {
           </IconButton>
         </Tooltip>
       ))}
+      <Tooltip title="Only the result: no points, no line, no grid (R)">
+        <IconButton
+          aria-label="Only the result"
+          aria-pressed={isResultOnly}
+          onClick={() => set({ isResultOnly: !isResultOnly })}
+          sx={{
+            ...group,
+            border: '1px solid',
+            borderColor: isResultOnly ? 'primary.main' : 'divider',
+            '&:hover': { bgcolor: 'background.paper' },
+          }}
+        >
+          <VisibilityOutlined sx={{ fontSize: 18 }} />
+        </IconButton>
+      </Tooltip>
       <SnapButton />
     </Box>
   );

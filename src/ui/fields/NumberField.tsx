@@ -104,6 +104,11 @@ export function NumberField({
           '&.Mui-focused': { borderColor: 'primary.main' },
         }}
       />
+      {isWrong && (
+        <Box role="alert" sx={{ gridColumn: '1 / -1', color: 'error.main', fontSize: 12, pb: 1 }}>
+          {wrongWords(quantity, min, max)}
+        </Box>
+      )}
     </Box>
   );
 }
@@ -112,5 +117,5 @@ function wrongWords(quantity: QuantityName, min: number, max: number): string {
   const units = Object.keys(QUANTITIES[quantity].units).join(', ');
   const from = Number.isFinite(min) ? ` at least ${quantityText(min, quantity)}` : '';
   const to = Number.isFinite(max) ? ` at most ${quantityText(max, quantity)}` : '';
-  return `A number${units ? ` (${units})` : ''}${from}${to}`;
+  return `Give a number${units ? ` (${units}), or a sum` : ' or a sum'}${from && `,${from}`}${to && `,${to}`}.`;
 }

@@ -36,7 +36,7 @@ describe('findingWords', () => {
       remedy: { kind: 'roundBend', station: 41.2, radius: 3.6 },
     };
     expect(findingWords(finding)).toEqual({
-      title: 'Tighter than the segment can bear',
+      title: 'Bend too tight for this segment',
       text: 'Radius 2.9 m at station 41.20 m; the inner side needs 3.4 m.',
       remedy: 'Round the bend to 3.6 m',
     });

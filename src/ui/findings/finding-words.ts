@@ -14,7 +14,7 @@ const place = (finding: Finding): string => (finding.at ? ` at station ${metres(
 
 const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => FindingWords>> = {
   foldingOver: (f, finding) => ({
-    title: 'Tighter than the segment can bear',
+    title: 'Bend too tight for this segment',
     text: `${f.radius === 0 ? 'A sharp corner' : `Radius ${radius(f.radius!)}`}${place(finding)}; the inner side needs ${radius(f.needed!)}.`,
     remedy: `Round the bend to ${radius(finding.remedy?.kind === 'roundBend' ? finding.remedy.radius : f.needed!)}`,
   }),
@@ -56,7 +56,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
   }),
   steepPath: (f, finding) => ({
     title: 'The path climbs straight up',
-    text: `For ${metres(f.length!)}${place(finding)} there is no upright; the turn is spread over it.`,
+    text: `For ${metres(f.length!)}${place(finding)} it runs vertically, so there is no upright; the turn is spread over this stretch.`,
     remedy: 'Use least twist',
   }),
   offMiddle: (f) => ({

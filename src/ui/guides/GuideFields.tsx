@@ -73,7 +73,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
           />
         ))}
         <SwitchField
-          label="Runs keep clear of it"
+          label="Keep runs clear"
           value={clearance !== null}
           onChange={(on) => put({ clearance: on ? CLEARANCE : null })}
         />

@@ -33,7 +33,7 @@ export function WindFields({ guide }: { guide: Guide }) {
     const points = await ask((api) => api.windRound(guide, winding) as Promise<Result<readonly PathPoint[]>>);
     if (!points) return;
     edit((project) => changeCurve(project, run.path, () => ({ kind: 'smooth', closed: false, points })));
-    set({ point: undefined, step: 'path' });
+    set({ point: undefined, step: 'path', tool: 'shape' });
   };
   return (
     <Box component="section" aria-label="Wind round it">

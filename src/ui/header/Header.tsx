@@ -19,6 +19,7 @@ export function Header() {
   const { document } = useApp();
   const name = useProject((s) => s.project.name);
   const hasRuns = useProject((s) => s.project.runs.length > 0);
+  const isShown = useProject((s) => s.project.runs.some(({ visible }) => visible));
   const { undo, redo } = document.temporal.getState();
   const canUndo = useStore(document.temporal, (s) => s.pastStates.length > 0);
   const canRedo = useStore(document.temporal, (s) => s.futureStates.length > 0);
@@ -86,9 +87,21 @@ export function Header() {
           {isDark ? <LightModeOutlined sx={{ fontSize: 18 }} /> : <DarkModeOutlined sx={{ fontSize: 18 }} />}
         </IconButton>
       </Tooltip>
-      <Button variant="contained" color="secondary" disabled={!hasRuns} onClick={() => set({ dialog: 'export' })}>
-        Export
-      </Button>
+      <Tooltip
+        title={
+          isShown
+            ? ''
+            : hasRuns
+              ? 'Every run is hidden: show one to export it.'
+              : 'There is nothing to export yet: add a run.'
+        }
+      >
+        <span>
+          <Button variant="contained" color="secondary" disabled={!isShown} onClick={() => set({ dialog: 'export' })}>
+            Export
+          </Button>
+        </span>
+      </Tooltip>
     </Box>
   );
 }

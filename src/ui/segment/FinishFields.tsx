@@ -83,7 +83,7 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
           sx={{ mx: -2, mt: 2 }}
           onClick={() => edit((project) => clearFinish(project, segment.id, part))}
         >
-          As the segment brings it
+          Reset to the segment’s own
         </Button>
       )}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>

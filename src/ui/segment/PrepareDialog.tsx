@@ -25,7 +25,7 @@ import { TurnFields } from './TurnFields';
 import { useSegmentView } from './use-segment-view';
 import { ZoneFields } from './ZoneFields';
 
-const TABS = { turn: 'Lie and size', clean: 'Clean', zones: 'Stiff and ends', colour: 'Colour' } as const;
+const TABS = { turn: 'Orientation and size', clean: 'Clean', zones: 'Stiff and ends', colour: 'Colour' } as const;
 const FIELDS = { turn: TurnFields, clean: CleanFields, zones: ZoneFields, colour: FinishFields } as const;
 
 /** Prepares the selected run's segment: seen straight, with what will be its forward, up and middle. */
@@ -58,7 +58,7 @@ export function PrepareDialog() {
   const picksZones = tab === 'zones';
   const pickLabel = picksZones
     ? ['Pick faces that stay stiff', 'Click faces or drag over them']
-    : ['Pick where the path goes through', 'Click where the path goes through'];
+    : ['Pick the point the path passes through', 'Click the point the path passes through'];
   return (
     <Dialog
       open

@@ -43,18 +43,20 @@ export class Keeper {
     };
   }
 
-  /** Opens what was open last; with `?sample` in the address of a first visit, the sample, or only its
-   * causeway with `?sample=causeway`. */
+  /** Opens what was open last; with `?sample` in the address the sample, or only its causeway with `?sample=causeway`. */
   async start(): Promise<void> {
     await dropUnusedAssets();
     const sample = new URLSearchParams(window.location.search).get('sample');
     const id = await lastOpened();
     const stored = id === undefined ? undefined : await loadProject(id);
+    // The sample comes beside what is there; asked for again it is the same one, as it was left.
+    if (sample !== null) {
+      const wanted = sample === 'causeway' ? causeway() : saltgrassLanding();
+      if (stored && isSample(stored.project, wanted)) return this.#show(stored);
+      return this.create(wanted);
+    }
     if (stored) await this.#show(stored);
-    else
-      await this.create(
-        sample === null ? emptyProject('Untitled') : sample === 'causeway' ? causeway() : saltgrassLanding(),
-      );
+    else await this.create(emptyProject('Untitled'));
   }
 
   async open(id: string): Promise<void> {
@@ -135,3 +137,7 @@ export class Keeper {
     }
   }
 }
+
+/** Whether a project began as this sample: by its name, and whether it is the whole landing or the causeway alone. */
+const isSample = (project: Project, sample: Project): boolean =>
+  project.name === sample.name && project.segments.length > 2 === sample.segments.length > 2;

@@ -47,6 +47,8 @@ export interface SessionState {
   readonly ruler: readonly Vec3[];
   /** Lines shown over the scene for the time being: what is about to be chosen. */
   readonly hint: readonly Vec3[];
+  /** Only what is baked is shown: no points, no line, no grid. */
+  readonly isResultOnly: boolean;
   /** Frames are shown along the path. */
   readonly comb: boolean;
   /** Metres: the side of a square of the ground's grid, as far or near as one looks. */
@@ -88,6 +90,7 @@ export const createSessionStore = (): SessionStore =>
     snapping: { grid: null, points: true, guides: true, clearance: 0 },
     ruler: [],
     hint: [],
+    isResultOnly: false,
     comb: false,
     cell: 1,
     step: 'path',

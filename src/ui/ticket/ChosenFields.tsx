@@ -72,7 +72,7 @@ export function ChosenFields({ path }: { path: Path }) {
       />
       {pivot === 'own' && (
         <Typography variant="body2" color="text.secondary">
-          Drag the pivot in the view; it catches on points and guides.
+          Drag the pivot in the view; it snaps to points and guides.
         </Typography>
       )}
       <ChoiceField

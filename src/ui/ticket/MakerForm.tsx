@@ -90,7 +90,7 @@ interface FieldProps {
   readonly onChange: (value: unknown) => void;
 }
 
-const QUANTITY = { m: 'length', angle: 'angle', count: 'plain', ratio: 'plain' } as const;
+const QUANTITY = { m: 'length', angle: 'angle', count: 'plain', ratio: 'plain', share: 'percent' } as const;
 
 function Field({ field, value, onChange }: FieldProps) {
   switch (field.input) {

@@ -29,7 +29,7 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
         <ChoiceField
           label="Path"
           value={where}
-          choices={[own, { value: 'along', label: `that of ${current.name}` }]}
+          choices={[own, { value: 'along', label: `same path as ${current.name}` }]}
           onChange={setWhere}
         />
       )}

@@ -124,7 +124,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
       <AlongValues point={point} onChange={put} />
       {uses.weight && (
         <NumberField
-          label="Weight of its pull"
+          label="Weight"
           quantity="plain"
           step={0.25}
           min={1e-3}
@@ -142,7 +142,7 @@ function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change:
   return (
     <>
       <SwitchField
-        label="Roll of its own here"
+        label="Own roll here"
         value={point.roll !== undefined}
         onChange={(on) => onChange({ roll: on ? 0 : undefined })}
       />
@@ -158,13 +158,13 @@ function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change:
         />
       )}
       <SwitchField
-        label="Gauge of its own here"
+        label="Own thickness here"
         value={point.gauge !== undefined}
         onChange={(on) => onChange({ gauge: on ? 1 : undefined })}
       />
       {point.gauge !== undefined && (
         <NumberField
-          label="Gauge here"
+          label="Thickness here"
           quantity="plain"
           step={0.05}
           min={1e-3}

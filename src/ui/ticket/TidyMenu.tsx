@@ -38,7 +38,7 @@ export function TidyMenu(props: { length: number; onChoose: (tidy: Tidy, toleran
         ))}
         <Box sx={{ px: 4, pt: 1 }} onKeyDown={(event) => event.stopPropagation()}>
           <NumberField
-            label="Needless within"
+            label="Tolerance"
             quantity="length"
             step={0.01}
             min={0}

@@ -14,7 +14,7 @@ export function VariationFields({ variation, onChange }: VariationFieldsProps) {
   return (
     <>
       <NumberField
-        label="Pieces darker by up to"
+        label="Vary brightness by up to"
         quantity="percent"
         step={0.05}
         min={0}

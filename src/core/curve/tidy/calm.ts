@@ -4,7 +4,7 @@ import type { CurveSpec } from '../registry';
 import type { Tidy } from './tidy';
 
 export const calm: Tidy = {
-  label: 'Calm the points',
+  label: 'Smooth the points',
   hint: 'Every point goes half way to the middle of its neighbours; open ends stay',
   apply(spec) {
     const { points, closed } = spec;

@@ -80,11 +80,11 @@ export const rope = defineMaker({
     {
       input: 'choice',
       key: 'find',
-      label: 'Worked out',
+      label: 'Strands touch: work out',
       choices: [
-        { value: 'helixRadius', label: 'helix radius' },
-        { value: 'strandSize', label: 'strand size' },
-        { value: 'layLength', label: 'lay length' },
+        { value: 'helixRadius', label: 'the helix radius' },
+        { value: 'strandSize', label: 'the strand size' },
+        { value: 'layLength', label: 'the lay length' },
       ],
     },
     unlessFound('strandSize', 'Strand size'),

@@ -47,7 +47,7 @@ export const shoot = defineMaker({
   fields: [
     metresField('length', 'Length', 0.1),
     metresField('radius', 'Radius', 0.001),
-    { input: 'number', key: 'tip', label: 'Tip thickness', unit: 'ratio', step: 0.05 },
+    { input: 'number', key: 'tip', label: 'Tip thickness', unit: 'share', step: 0.05 },
     countField('nodes', 'Nodes'),
     metresField('leaf', 'Leaf length', 0.01),
     {

@@ -159,8 +159,8 @@ export const turned = defineMaker({
     metresField('radius', 'Radius', 0.005),
     countField('ribs', 'Ribs'),
     metresField('ribHeight', 'Rib height', 0.001),
-    { input: 'number', key: 'ribWidth', label: 'Rib width', unit: 'ratio', step: 0.05 },
-    { input: 'number', key: 'roundness', label: 'Roundness', unit: 'ratio', step: 0.05 },
+    { input: 'number', key: 'ribWidth', label: 'Rib width', unit: 'share', step: 0.05 },
+    { input: 'number', key: 'roundness', label: 'Roundness', unit: 'share', step: 0.05 },
     {
       input: 'choice',
       key: 'fittings',

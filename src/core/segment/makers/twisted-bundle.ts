@@ -67,7 +67,7 @@ export const twistedBundle = defineMaker({
     metresField('length', 'Length', 0.01),
     countField('turns', 'Turns'),
     windingField('Direction'),
-    { input: 'number', key: 'looseness', label: 'Looseness', unit: 'ratio', step: 0.05 },
+    { input: 'number', key: 'looseness', label: 'Looseness', unit: 'share', step: 0.05 },
     countField('colours', 'Colours'),
     ...SMOOTHNESS_FIELDS,
   ],
