@@ -2,7 +2,7 @@ import { Object3D, Vector3 } from 'three';
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
 import type { Guide } from '../project/schema';
 import { buildGuide } from '../core/guides/build-guide';
-import { edgeChains, type EdgeChain } from '../core/guides/edge-chains';
+import { edgeChains, joinChains, type EdgeChain } from '../core/guides/edge-chains';
 import { GUIDE_BODIES, type GuideBodyName, type GuideSpec } from '../core/guides/guide-spec';
 import { pushOut } from '../core/guides/push-out';
 import { snapPlaces } from '../core/guides/snap-places';
@@ -313,7 +313,16 @@ describe('what there is to catch on and to trace', () => {
     expect(box.map(({ length }) => Math.round(length)).sort()).toEqual([1, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4]);
   });
 
-  it('has the border of an open sheet in order', () => {
+  it('has the border of an open sheet in order, and joins edges', () => {
+    const box = edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
+    // Edges that are chosen are joined end to end, whichever way they run; three round a face of the box.
+    const side = box.filter(({ points }) => points.every(([, y]) => Math.abs(y - 2) < 1e-9));
+    const joined = joinChains([side[0]!, ...side.slice(1).map((chain) => ({ ...chain, points: [...chain.points].reverse() }))])!; // prettier-ignore
+    expect(joined.closed).toBe(true);
+    expect(joined.length).toBeCloseTo(2 * (4 + 1), 6);
+    expect(joined.points).toHaveLength(4);
+    const opposite = side.find(({ points }) => points.every((p) => side[0]!.points.every((q) => p.join() !== q.join())))!; // prettier-ignore
+    expect(joinChains([side[0]!, opposite])).toBeUndefined();
     const sheet = edgeChains(SHEET, Math.PI / 6);
     expect(sheet.reduce((sum, { length }) => sum + length, 0)).toBeCloseTo(12, 5);
     expect(

@@ -56,6 +56,30 @@ export function edgeChains(mesh: Pick<GuideMesh, 'positions' | 'indices'>, sharp
   return chains.sort((one, two) => two.length - one.length);
 }
 
+/** Chains that meet end to end as one, whichever way each runs; undefined where they do not all hang together. */
+export function joinChains(chains: readonly EdgeChain[]): EdgeChain | undefined {
+  const [first, ...rest] = chains;
+  if (!first || (first.closed && rest.length > 0)) return undefined;
+  const near = chains.reduce((sum, { length }) => sum + length, 0) * 1e-6;
+  const meets = (a: Vec3, b: Vec3) => distance(a, b) <= near;
+  let points = [...first.points];
+  const left = [...rest];
+  while (left.length > 0) {
+    const [start, end] = [points[0]!, points[points.length - 1]!];
+    const at = left.findIndex(({ points: p, closed }) => !closed && [p[0]!, p[p.length - 1]!].some((v) => meets(v, end) || meets(v, start))); // prettier-ignore
+    if (at < 0) return undefined;
+    const next = [...left.splice(at, 1)[0]!.points];
+    const [a, b] = [next[0]!, next[next.length - 1]!];
+    if (meets(a, end)) points = [...points, ...next.slice(1)];
+    else if (meets(b, end)) points = [...points, ...next.reverse().slice(1)];
+    else if (meets(b, start)) points = [...next, ...points.slice(1)];
+    else points = [...next.reverse(), ...points.slice(1)];
+  }
+  const closed = first.closed || (points.length > 3 && meets(points[0]!, points[points.length - 1]!));
+  const length = chains.reduce((sum, chain) => sum + chain.length, 0);
+  return { points: closed && !first.closed ? points.slice(0, -1) : points, closed, length };
+}
+
 function wantedEdges(
   { positions, indices }: Pick<GuideMesh, 'positions' | 'indices'>,
   at: (i: number) => Vec3,
@@ -98,7 +122,6 @@ function pairs(
       const [e, f] = [here[a]!, here[b]!];
       if (partner.has(`${e},${v}`) || partner.has(`${f},${v}`)) continue;
       if (here.length > 2 && straight < RUNS_ON) continue;
-      if (here.length === 2 && straight < -0.2) continue;
       partner.set(`${e},${v}`, f);
       partner.set(`${f},${v}`, e);
     }

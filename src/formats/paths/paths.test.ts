@@ -601,3 +601,16 @@ describe('lines with z up', () => {
     expect(dot(cross(u, v), w)).toBeCloseTo(30, 12);
   });
 });
+
+it('a brought curve with a corner keeps the corner: a rail of samples that turns at a right angle', () => {
+  const arc = Array.from({ length: 20 }, (_, i): Vec3 => [5 * Math.sin(i / 20), 0, 5 * Math.cos(i / 20)]);
+  const on = Array.from({ length: 20 }, (_, i): Vec3 => [arc[19]![0] - i * 0.2, 0, arc[19]![2] - i * 0.35]);
+  const line = { name: 'Rail', kind: 'straight' as const, closed: false, points: [...arc, ...on.slice(1)].map((position) => ({ position })) }; // prettier-ignore
+  const placing = { unit: 1, plane: 'ground' as const, up: 'y' as const, isFlat: false, tolerance: 0, isSmooth: true, toOrigin: false }; // prettier-ignore
+  const curve = placePath(line, placing);
+  expect(curve.kind).toBe('mixed');
+  expect(curve.points.filter(({ as }) => as === 'corner')).toHaveLength(1);
+  expect(curve.points[19]!.as).toBe('corner');
+  const gentle = placePath({ ...line, points: line.points.slice(0, 20) }, placing);
+  expect(gentle.kind).toBe('smooth');
+});

@@ -1,3 +1,4 @@
+import { turnAt } from '../../core/curve/corners';
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
 import type { OnProgress } from '../../core/math/progress';
@@ -35,8 +36,21 @@ export function placePath({ kind, closed, points }: BroughtPath, placing: Placin
     ...(point.handleOut && { handleOut: carry(point.handleOut) }),
   }));
   if (kind !== 'straight') return { kind, closed, points: placed };
-  return { kind: placing.isSmooth ? 'smooth' : kind, closed, points: fewEnough(placed, placing.tolerance, onProgress) };
+  const kept = fewEnough(placed, placing.tolerance, onProgress);
+  return placing.isSmooth ? smoothOf(kept, closed) : { kind, closed, points: kept };
 }
+
+/** A smooth path; where it turns sharply it has a corner there, and is a mixed one. */
+function smoothOf(points: readonly PathPoint[], closed: boolean): CurveSpec {
+  const place = points.map(({ position }) => position);
+  const isInner = (i: number) => closed || (i > 0 && i < points.length - 1);
+  const sharp = points.map((_, i) => points.length > 2 && isInner(i) && turnAt(place, i) > SHARP);
+  if (!sharp.includes(true)) return { kind: 'smooth', closed, points };
+  return { kind: 'mixed', closed, points: points.map((point, i) => (sharp[i] ? { ...point, as: 'corner' } : point)) };
+}
+
+/** A turn of more than this, radians, at one point is a corner and no bend. */
+const SHARP = (50 * Math.PI) / 180;
 
 /** Whether corners look like samples of a curve: many, and most of them turn by little. */
 export function looksSmooth({ kind, points }: BroughtPath): boolean {

@@ -1,17 +1,20 @@
 'use client';
 
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
+import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
-import type { EdgeChain } from '../../core/guides/edge-chains';
+import { joinChains, type EdgeChain } from '../../core/guides/edge-chains';
 import type { Result } from '../../core/math/result';
-import { changeCurve } from '../../project/commands/paths';
+import { addPath, changeCurve } from '../../project/commands/paths';
+import { newId } from '../../project/new-id';
 import type { Guide } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
 import { metres } from '../format';
 import { useEdit, useRun, useSet } from '../state/app-context';
 import { useAsk } from '../state/use-ask';
+import { useNewRun } from '../state/use-new-run';
 
 /** A traced edge keeps to the mesh's within this share of its length. */
 const TRACE_SHARE = 1 / 5000;
@@ -19,9 +22,7 @@ const TRACE_SHARE = 1 / 5000;
 /** The guide's sharp and open edges as chains: pointing shows one, a click makes it the selected run's path. */
 export function PathFromEdges({ guide }: { guide: Guide }) {
   const [isOpen, setOpen] = useState(false);
-  const run = useRun();
   const set = useSet();
-  if (!run) return null;
   return (
     <Box component="section" aria-label="Path from its edges">
       <Button
@@ -36,13 +37,16 @@ export function PathFromEdges({ guide }: { guide: Guide }) {
       >
         Trace one of its edges
       </Button>
-      {isOpen && <Chains guide={guide} path={run.path} />}
+      {isOpen && <Chains guide={guide} />}
     </Box>
   );
 }
 
-function Chains({ guide, path }: { guide: Guide; path: string }) {
+function Chains({ guide }: { guide: Guide }) {
   const edit = useEdit();
+  const run = useRun();
+  const { addMade } = useNewRun();
+  const [picked, setPicked] = useState<readonly number[]>([]);
   const set = useSet();
   const ask = useAsk();
   const [sharp, setSharp] = useState(Math.PI / 6);
@@ -51,7 +55,9 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
     let isLive = true;
     const find = async () => {
       const found = await ask((api) => api.edges(guide, sharp) as Promise<Result<readonly EdgeChain[]>>);
-      if (isLive) setChains(found ?? []);
+      if (!isLive) return;
+      setChains(found ?? []);
+      setPicked([]);
     };
     void find();
     return () => {
@@ -65,8 +71,19 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
       length * TRACE_SHARE,
       { most: MAX_PATH_POINTS },
     );
-    edit((project) => changeCurve(project, path, () => ({ kind: 'straight', closed, points: traced })));
-    set({ hint: [], point: undefined, step: 'path' });
+    const curve = { kind: 'straight' as const, closed, points: traced };
+    if (run) edit((project) => changeCurve(project, run.path, () => curve));
+    else {
+      const id = newId();
+      edit((project) => addPath(project, { id, name: `${guide.name.slice(0, 180)} edge`, curve }));
+      addMade('rail', id);
+    }
+    set({ hint: [], point: undefined, step: 'path', tool: 'shape' });
+  };
+  const join = () => {
+    const joined = joinChains(picked.map((i) => chains![i]!));
+    if (joined) take(joined);
+    else enqueueSnackbar('These edges do not meet end to end. Choose edges that do.', { variant: 'warning' });
   };
   return (
     <Box sx={{ display: 'grid', mt: 1 }}>
@@ -91,11 +108,15 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
           variant="text"
           color="secondary"
           size="small"
-          sx={{ justifyContent: 'space-between', fontWeight: 400 }}
+          sx={{ justifyContent: 'space-between', fontWeight: picked.includes(i) ? 650 : 400 }}
           onPointerEnter={() => show(chain)}
           onFocus={() => show(chain)}
           onPointerLeave={() => set({ hint: [] })}
-          onClick={() => take(chain)}
+          aria-pressed={picked.includes(i)}
+          onClick={(event) => {
+            if (!event.ctrlKey && !event.metaKey) return take(chain);
+            setPicked(picked.includes(i) ? picked.filter((k) => k !== i) : [...picked, i]);
+          }}
         >
           <span>Edge {i + 1}</span>
           <span>
@@ -104,6 +125,16 @@ function Chains({ guide, path }: { guide: Guide; path: string }) {
           </span>
         </Button>
       ))}
+      {chains && chains.length > 1 && (
+        <Typography variant="body2" color="text.secondary">
+          Ctrl with a click chooses several to join.
+        </Typography>
+      )}
+      {picked.length > 1 && (
+        <Button variant="outlined" color="secondary" onClick={join}>
+          Join and trace {picked.length} edges
+        </Button>
+      )}
     </Box>
   );
 }

@@ -67,7 +67,7 @@ export const twistedBundle = defineMaker({
     metresField('length', 'Length', 0.01),
     countField('turns', 'Turns'),
     windingField('Direction'),
-    { input: 'number', key: 'looseness', label: 'Looseness', unit: 'share', step: 0.05 },
+    { input: 'number', key: 'looseness', label: 'Looseness', unit: 'ratio', step: 0.05 },
     countField('colours', 'Colours'),
     ...SMOOTHNESS_FIELDS,
   ],
@@ -83,6 +83,10 @@ export const twistedBundle = defineMaker({
     return [
       { label: 'Bundle size', value: 2 * outer, unit: 'm' },
       { label: 'Longest cord', value: Math.hypot(spec.length, around), unit: 'm' },
+      // There are no more than so many: after them they come again.
+      ...(cords.length > spec.colours
+        ? [{ label: 'Colours repeat after', value: spec.colours, unit: 'plain' as const }]
+        : []),
     ];
   },
   make(spec) {
