@@ -202,3 +202,16 @@ describe('POST /api/bake', () => {
     expect((await late.json()).problems[0].code).toBe('time.limit');
   });
 });
+
+it('lifts a run plumb by as much everywhere, on slopes and round corners alike, and leaves the path where it is', async () => {
+  const plain = causeway();
+  const lifted = setStep(plain, 'causeway', 'bending', { lift: 1.25 });
+  const meshOf = async (project: Project) => unwrap(await bakeProject(project, deriver(), { run: 'Causeway' })).scene[0]!.mesh; // prettier-ignore
+  const [a, b] = [await meshOf(plain), await meshOf(lifted)];
+  expect(b.positions).toHaveLength(a.positions.length);
+  b.positions.forEach((v, i) => {
+    const off = Math.abs(v - a.positions[i]! - (i % 3 === 1 ? 1.25 : 0));
+    if (off > 2e-5) throw new Error(`vertex ${Math.floor(i / 3)} is ${off} m off`);
+  });
+  expect(lifted.paths).toEqual(plain.paths);
+});

@@ -4,6 +4,7 @@ import type { RunJob } from '../core/bending/run-spec';
 import { SliceStore } from '../core/bending/slice-store';
 import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
+import { raised } from '../core/curve/edit/transform-points';
 import { followCurve } from '../core/curve/follow-curve';
 import type { Finding } from '../core/findings/finding';
 import { findAll } from '../core/findings/registry';
@@ -39,6 +40,7 @@ export interface RunSource {
 
 /** Everything about a run short of its bent vertices. */
 export interface DerivedRun {
+  /** With the curve as high as the run lies. */
   readonly source: RunSource;
   readonly ready: ReadySegment;
   readonly table: FrameTable;
@@ -83,11 +85,12 @@ export class Deriver {
    * `time` in seconds; null = finished. `isDragged` = frames may follow those of a path that differs in a few legs, to within their own
    * tolerance. Problems: those of the path, the segment and the laying. */
   async derive(
-    source: RunSource,
+    asked: RunSource,
     time: number | null,
     onProgress?: OnProgress,
     { isDragged = false } = {},
   ): Promise<Result<DerivedRun>> {
+    const source = { ...asked, curve: raised(asked.curve, asked.job.bending.lift ?? 0) };
     const ready = await this.segment(this.#filled(source), onProgress);
     if (!ready.ok) return ready;
     const { job, curve } = source;

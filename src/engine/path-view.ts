@@ -33,6 +33,7 @@ const NEAREST = 1 / 16_000;
 export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
   const { length, planLength, closed, endTwist, pointStations } = table;
   const { reach } = plan.laying;
+  const lift = source.job.bending.lift ?? 0;
   const checked = { table, support: ready.support, job: source.job, laying: plan.laying };
   const [stations, line, ups, sides, tightness]: number[][] = [[], [], [], [], []];
   let last = -Infinity;
@@ -45,7 +46,7 @@ export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
       last = station;
       stations!.push(station);
       for (let c = at; c < at + 3; c++) {
-        line!.push(frames[c]!);
+        line!.push(c === at + 1 ? frames[c]! - lift : frames[c]!); // the path itself, not where the run lies above it
         ups!.push(frames[c + UP]!);
         sides!.push(frames[c + SIDE]!);
       }

@@ -1,3 +1,4 @@
+import { raised } from '../core/curve/edit/transform-points';
 import type { CurveSpec } from '../core/curve/registry';
 import { pushOut, type PushInput, type PushManner } from '../core/guides/push-out';
 import type { Finding } from '../core/findings/finding';
@@ -35,10 +36,12 @@ export async function pushOutOf(
   const { support } = derived.value.ready;
   const input = { job: source.job, support, guide: ready.value, surface: sat[0]?.surface, fixed };
   const before = weigh(derived.value.findings, guide.id);
-  const lowest = Math.min(...source.curve.points.map(({ position }) => position[1]));
+  const lift = source.job.bending.lift ?? 0;
+  const lowest = Math.min(...source.curve.points.map(({ position }) => position[1] + lift));
   const floor = Math.min(GROUND, lowest);
   for (const manner of MANNERS) {
-    const out = pushOut(source.curve, { ...input, manner, floor });
+    const pushed = pushOut(raised(source.curve, lift), { ...input, manner, floor });
+    const out = pushed && raised(pushed, -lift);
     const checked = out && (await deriver.derive({ ...source, curve: out }, null));
     if (!checked?.ok) continue;
     const after = weigh(checked.value.findings, guide.id);

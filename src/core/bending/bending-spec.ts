@@ -12,6 +12,8 @@ export const bendingSpecSchema = z.strictObject({
   turns: z.number().min(-1e4).max(1e4),
   /** Thickness factor across the path. */
   gauge: z.number().min(1e-4).max(1e4),
+  /** Metres that the whole run lies above its path, plumb whatever its frames do; absent = none. */
+  lift: z.number().min(-1e4).max(1e4).optional(),
   pastEnd: z.enum(PAST_THE_END),
   slicing: slicingSpecSchema,
   /** Greatest distance between the bent surface and its rows' chords, metres; null = a thousandth of the half width. */

@@ -90,7 +90,9 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}
-      {own && !isResultOnly && <PathLine line={own.result.view.path.line} colour={tokens.leaf} isSelected />}
+      {own && !isResultOnly && (
+        <PathLine line={own.result.view.path.line} colour={tokens.leaf} casing={tokens.paper} isSelected />
+      )}
       {own && comb && !isResultOnly && (
         <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
       )}

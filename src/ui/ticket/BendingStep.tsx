@@ -66,6 +66,15 @@ export function BendingStep({ run, result }: StepProps) {
           max={1e4}
           onChange={(gauge) => set({ gauge })}
         />
+        <NumberField
+          label="Lifted, plumb"
+          quantity="length"
+          step={0.05}
+          value={bending.lift ?? 0}
+          min={-1e4}
+          max={1e4}
+          onChange={(lift) => set({ lift })}
+        />
         <ChoiceField
           label="Past the end"
           value={bending.pastEnd}

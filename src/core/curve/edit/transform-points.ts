@@ -88,6 +88,10 @@ function carrying(transform: Transform) {
   }
 }
 
+/** The whole path so many metres higher; it keeps its kind. */
+export const raised = (spec: CurveSpec, by: number): CurveSpec =>
+  by === 0 ? spec : transformPoints(spec, spec.points.map((_, i) => i), { kind: 'move', by: [0, by, 0] }); // prettier-ignore
+
 /** The middle of some points' box. */
 export function middleOf(spec: CurveSpec, chosen: readonly number[]): Vec3 {
   const places = chosen.flatMap((i) => (spec.points[i] ? [spec.points[i].position] : []));
