@@ -197,6 +197,22 @@ describe('too many bends', () => {
   });
 });
 
+describe('a piece that is stretched', () => {
+  const one = (length: number, isBrought = true) =>
+    find(pathOf('straight', [[0, 0, 0], [length, 0, 0]]), { job: { laying: { rule: 'onePiece' } }, input: { isBrought } }) // prettier-ignore
+      .filter(({ check }) => check === 'overStretched');
+
+  it('is told of from one and a half times its 2 m on, and from two thirds of them down', () => {
+    expect([2.99, 3.01, 1.34, 1.32].map((length) => one(length).length)).toEqual([0, 1, 0, 1]);
+    expect(one(6)[0]!.facts).toEqual({ stretch: expect.closeTo(3, 9), length: expect.closeTo(6, 9) });
+  });
+
+  it('is cured by a segment of that length where it is made here, and by several where it was brought', () => {
+    expect(one(6, false)[0]!.remedy).toEqual({ kind: 'setSegmentLength', metres: expect.closeTo(6, 9) });
+    expect(one(6)[0]!.remedy).toEqual({ kind: 'setLayingRule', rule: 'fillStretch' });
+  });
+});
+
 describe('an end that is missed', () => {
   it.each([
     { off: 2e-7, isFound: false },

@@ -43,6 +43,19 @@ describe('lay', () => {
     expect(laid.remainder).toBeCloseTo(remainder, 12);
   });
 
+  it.each([
+    { oneFit: 'reach' as const, station: 1, length: 9 },
+    { oneFit: 'start' as const, station: 1, length: 2 },
+    { oneFit: 'middle' as const, station: 4.5, length: 2 },
+    { oneFit: 'end' as const, station: 8, length: 2 },
+  ])('lays one piece of 2 m on the last 9 of 10 m: $oneFit', ({ oneFit, station, length }) => {
+    const { placements, remainder } = unwrap(lay(spec('onePiece', { oneFit, from: 1 }), 2, 10, false));
+    expect(placements).toHaveLength(1);
+    expect(placements[0]!.station).toBeCloseTo(station, 12);
+    expect(placements[0]!.length).toBeCloseTo(length, 12);
+    expect(remainder).toBeCloseTo(10 - station - length, 9);
+  });
+
   it('puts a gap behind the last piece too when the reach goes once round', () => {
     const { placements, gap } = unwrap(lay(spec('fillGaps', { gap: 0.1 }), 1, 10, true));
     expect(placements).toHaveLength(9);

@@ -16,7 +16,7 @@ import { PathPointDisc } from './PathPointDisc';
 import { PivotDisc } from './PivotDisc';
 import { SeveralPoints } from './SeveralPoints';
 import { snap, type Snapped } from './snap';
-import { penClick } from './use-pen';
+import { penClick } from './pen-click';
 import type { DragAt } from './use-disc-drag';
 import { useShownPoints } from './use-shown-points';
 import type { Viewport } from './viewport';

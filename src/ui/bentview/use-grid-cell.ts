@@ -2,6 +2,7 @@ import { useFrame, useThree } from '@react-three/fiber';
 import { useState } from 'react';
 import { Vector3, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
+import { roundCell } from './round-cell';
 
 /** Squares of the grid that the height of the picture shows, about. */
 const SQUARES = 8;
@@ -22,11 +23,4 @@ export function useGridCell(): { readonly cell: number; readonly reach: number }
     if (cell !== grid.cell || Math.abs(Math.log2(reach / grid.reach)) > 0.25) setGrid({ cell, reach });
   });
   return grid;
-}
-
-/** The nearest of 1, 2 and 5 times a power of ten. */
-export function roundCell(size: number): number {
-  const power = 10 ** Math.floor(Math.log10(Math.max(size, 1e-6)));
-  const share = size / power;
-  return Number(((share < 1.5 ? 1 : share < 3.5 ? 2 : share < 7.5 ? 5 : 10) * power).toPrecision(6));
 }

@@ -1,11 +1,12 @@
 import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { curveKind, type CurveSpec } from '../../core/curve/registry';
+import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 import { deletePoints, extend, setClosed } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useApp, useRun, useRunResult, useSession } from '../state/app-context';
+import { penClick } from './pen-click';
 import { previewPen } from './pen-preview';
 import type { Viewport } from './viewport';
 
@@ -36,15 +37,6 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
 /** Keys are a menu's, a dialog's or a control's where one has the focus. */
 const isTaken = ({ target }: Event): boolean =>
   (target as HTMLElement).closest('button, [role="dialog"], [role="menu"], [role="slider"], [role="listbox"]') !== null;
-
-/** Whether a click on point `i` closes the path or ends drawing, while the pen is in hand; else it is a point like others. */
-export function penClick(curve: CurveSpec, selected: number | undefined, i: number): 'close' | 'end' | undefined {
-  const last = curve.points.length - 1;
-  const isFromStart = selected === 0 && last > 0;
-  if (i === (isFromStart ? 0 : last)) return 'end';
-  const closes = last > 1 && !curve.closed && curveKind(curve).group === 'points';
-  return i === (isFromStart ? last : 0) && closes ? 'close' : undefined;
-}
 
 /** The pen: a click puts the next point, one on the first closes the path, one on the last ends; the keys do the same. */
 export function usePen(

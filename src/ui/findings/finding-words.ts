@@ -34,7 +34,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => Finding
   tooCoarse: (f) => ({
     title: 'Too many bends to follow them all',
     text: `The run keeps to its path within ${metres(f.off!)}; ${metres(f.wanted!)} is asked for.`,
-    remedy: `Be content with ${metres(f.off!)}`,
+    remedy: `Accept ${metres(f.off!)}`,
   }),
   endMissed: (f) => ({
     title: f.remainder! > 0 ? 'The run stops short' : 'The run goes past its reach',

@@ -67,7 +67,7 @@ export function MoreMenu({ path }: { path: Path }) {
         >
           <ListItemText
             primary={path.curve.closed ? 'Open it at the chosen point' : 'Cut at the chosen point'}
-            secondary="The runs along it go on on both parts"
+            secondary="The runs along it continue on both parts"
           />
         </MenuItem>
         {others.map((other) => (

@@ -83,7 +83,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
       {uses.manners && (
         <>
           <ChoiceField
-            label="The path is here"
+            label="The path here is"
             value={point.as ?? 'smooth'}
             choices={MANNERS}
             // Handles begin as what the curve does there already.
