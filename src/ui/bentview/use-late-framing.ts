@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useProject, useResults } from '../state/app-context';
+import { useProject, useResults, useSession } from '../state/app-context';
 
 /**
  * The last framing that was asked for while runs were still being worked out, once they are: what was to be framed is there only then. It
@@ -8,6 +8,7 @@ import { useProject, useResults } from '../state/app-context';
 export function useLateFraming(count: number): number | undefined {
   const isBusy = useResults((s) => s.busy.size > 0);
   const isEmpty = useProject((s) => s.project.runs.length === 0);
+  const isDrawing = useSession((s) => s.tool === 'pen' || s.tool === 'freehand');
   const hasResults = useResults((s) => s.results.size > 0);
   const [late, setLate] = useState<number>();
   const seen = useRef<number>(undefined);
@@ -18,10 +19,10 @@ export function useLateFraming(count: number): number | undefined {
       isAwaited.current = isBusy || (seen.current === undefined && !hasResults);
       seen.current = count;
     }
-    if (isEmpty) isAwaited.current = false;
+    if (isEmpty || isDrawing) isAwaited.current = false;
     if (isBusy || !hasResults || !isAwaited.current) return;
     isAwaited.current = false;
     setLate(count);
-  }, [count, isBusy, hasResults, isEmpty]);
+  }, [count, isBusy, hasResults, isEmpty, isDrawing]);
   return late;
 }
