@@ -44,12 +44,14 @@ describe('buildRunView', () => {
     const { choices } = await view(causeway());
     expect(choices.fillStretch).toMatchObject({ count: 32, remainder: 0 });
     expect(choices.fillGaps).toMatchObject({ count: 32, stretch: 1 });
-    expect(choices.byCount!.remainder).toBeGreaterThan(80);
+    expect(choices.byCount).toMatchObject({ count: 10, remainder: 0 }); // stretched over all of it
+    const { choices: own } = await view(setStep(causeway(), 'causeway', 'laying', { countFit: 'own' }));
+    expect(own.byCount!.remainder).toBeGreaterThan(80);
     expect(choices.onePiece!.stretch).toBeCloseTo(128.27 / 4, 1);
   });
 
   it('counts no piece beyond a path that trims', async () => {
-    const laying = setStep(causeway(), 'causeway', 'laying', { count: 99 });
+    const laying = setStep(causeway(), 'causeway', 'laying', { count: 99, countFit: 'own' });
     const { choices } = await view(setStep(laying, 'causeway', 'bending', { pastEnd: 'trim' }));
     expect(choices.byCount!.count).toBe(Math.ceil(128.27 / 4));
   });
