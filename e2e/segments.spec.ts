@@ -39,7 +39,7 @@ test('an outline is drawn: corners by pointer, key and number, and the run follo
   await openDemo(page);
   await page.getByRole('button', { name: 'Add a run' }).click();
   await page.getByRole('combobox', { name: 'Path' }).click();
-  await page.getByRole('option', { name: 'that of Causeway' }).click();
+  await page.getByRole('option', { name: 'same path as Causeway' }).click();
   await page.getByRole('button', { name: 'Own cross-section' }).click();
   await settled(page);
   await page.getByRole('button', { name: 'Draw the cross-section' }).click();
@@ -133,9 +133,13 @@ test('a mesh in millimetres is brought, asked about, turned, sized and cleaned',
   await page.getByRole('button', { name: /^1\s*Segment/ }).click();
   await page.getByRole('button', { name: 'Prepare the segment' }).click();
   const dialog = page.getByRole('dialog', { name: 'Prepare bar' });
-  await expect(dialog.getByText('2000.00 m long')).toBeVisible();
-  await dialog.getByRole('combobox', { name: 'The file is in' }).click();
-  await page.getByRole('option', { name: 'millimetres' }).click();
+  // 2,000 of a file that names no unit are most likely millimetres; it may be said otherwise.
+  await expect(dialog.getByText('2.00 m long')).toBeVisible();
+  for (const [unit, long] of [['centimetres', '20.00 m long'], ['millimetres', '2.00 m long']] as const) { // prettier-ignore
+    await dialog.getByRole('combobox', { name: 'The file is in' }).click();
+    await page.getByRole('option', { name: unit }).click();
+    await expect(dialog.getByText(long)).toBeVisible();
+  }
   await expect(dialog.getByText('2.00 m long')).toBeVisible();
   await expect(dialog.getByText(/^(0.10 m|100 mm) high/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Roll by 90°' }).click();

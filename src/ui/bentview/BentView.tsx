@@ -2,7 +2,7 @@
 
 import './quiet-three';
 import { Box, Typography } from '@mui/material';
-import { useState } from 'react';
+import { useState, type WheelEvent } from 'react';
 import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
 import type { ToolName } from '../state/session-store';
 import { EmptyProject } from './EmptyProject';
@@ -32,6 +32,15 @@ const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
   ruler: 'Click on two places to measure between them. Enter ends.',
 };
 
+/** A wheel that turns over a point or a button means the view below it. */
+function turnedOver({ currentTarget, target, nativeEvent }: WheelEvent<HTMLElement>): void {
+  const canvas = currentTarget.querySelector('canvas');
+  if (!canvas || target === canvas) return;
+  const { deltaX, deltaY, deltaMode, ctrlKey, clientX, clientY } = nativeEvent;
+  const init = { deltaX, deltaY, deltaMode, ctrlKey, clientX, clientY, bubbles: true, cancelable: true };
+  canvas.dispatchEvent(new window.WheelEvent('wheel', init));
+}
+
 /** The 3D view with what lies over it. */
 export function BentView() {
   const [viewport] = useState(() => new Viewport());
@@ -56,6 +65,7 @@ export function BentView() {
       aria-label="Bent view"
       aria-busy={isBusy}
       {...handlers}
+      onWheel={turnedOver}
       sx={{
         position: 'relative',
         height: '100%',
@@ -69,7 +79,7 @@ export function BentView() {
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
       <Box
         data-overlay
-        sx={{ position: 'absolute', inset: 0, pointerEvents: 'none', visibility: isResultOnly ? 'hidden' : 'visible' }}
+        sx={{ position: 'absolute', inset: 0, pointerEvents: 'none', display: isResultOnly ? 'none' : 'block' }}
       >
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
