@@ -60,7 +60,7 @@ const prepare = async (page: Page, tab: string) => {
 await picture('section', async (page) => {
   await page.getByRole('button', { name: 'Add a run' }).click();
   await page.getByRole('combobox', { name: 'Path' }).click();
-  await page.getByRole('option', { name: 'that of Causeway' }).click();
+  await page.getByRole('option', { name: 'same path as Causeway' }).click();
   await page.getByRole('button', { name: 'Own cross-section' }).click();
   await page.getByRole('button', { name: 'Draw the cross-section' }).click();
   await page.getByRole('button', { name: 'Corner 2' }).focus();
@@ -68,7 +68,7 @@ await picture('section', async (page) => {
 await picture('profile', async (page) => {
   await page.getByRole('button', { name: 'Add a run' }).click();
   await page.getByRole('combobox', { name: 'Path' }).click();
-  await page.getByRole('option', { name: 'that of Causeway' }).click();
+  await page.getByRole('option', { name: 'same path as Causeway' }).click();
   await page.getByRole('button', { name: 'Own turned profile' }).click();
   await page.getByRole('button', { name: 'Draw the profile' }).click();
   await page.getByRole('button', { name: 'Corner 2' }).focus();
@@ -81,11 +81,11 @@ await picture('belt', async (page) => {
 await picture('rope', async (page) => {
   await choose(page, 'Mooring line');
   await page.mouse.move(760, 450);
-  for (let i = 0; i < 14; i++) await page.mouse.wheel(0, -300);
+  for (let i = 0; i < 6; i++) await page.mouse.wheel(0, -100);
 });
 await picture('prepare', async (page) => {
   await choose(page, 'Driftwood');
-  await prepare(page, 'Lie and size');
+  await prepare(page, 'Orientation and size');
 });
 await picture('colour', async (page) => {
   await choose(page, 'Mooring line');
@@ -116,7 +116,7 @@ await picture('winding', async (page) => {
   await choose(page, 'Honeysuckle');
   await page.getByRole('button', { name: 'Signal mast', exact: true }).click();
   await page.mouse.move(790, 330);
-  for (let i = 0; i < 5; i++) await page.mouse.wheel(0, -200);
+  for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -100);
 });
 await picture('plug-in', async (page) => {
   await choose(page, 'Signal wires');

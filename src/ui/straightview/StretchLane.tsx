@@ -1,5 +1,5 @@
 import type { Laying } from '../../core/laying/lay';
-import { percentText, signed } from '../format';
+import { percentText, signed, stretchWords } from '../format';
 import type { StationScale } from './Lane';
 
 /** By how much the pieces are longer or shorter than they were; full height = 10 %. */
@@ -21,8 +21,8 @@ export function StretchLane({ x, laying: { placements, stretch } }: { x: Station
         fillOpacity={0.85}
       />
       <text x={left + 4} y={percent >= 0 ? 26 : 11} fontSize={11} fill="var(--mui-palette-text-secondary)">
-        {stretch > 2
-          ? `${stretch.toFixed(1)} times as long`
+        {Math.abs(percent) < 0.005 || stretch >= 2
+          ? stretchWords(stretch)
           : `${signed(percentText(percent), percent)} on every piece`}
       </text>
     </g>
