@@ -38,7 +38,7 @@ export function PathLine({ line, colour, casing, isSelected }: PathLineProps) {
   return (
     <>
       {/* Light on either side tells it from the lines of a road. */}
-      {isSelected && <Line {...drawn} color={casing} lineWidth={4} opacity={0.8} renderOrder={9} />}
+      {isSelected && <Line {...drawn} color={casing} lineWidth={3.4} opacity={0.6} renderOrder={9} />}
       <Line
         {...drawn}
         color={colour}
