@@ -135,7 +135,11 @@ test('a mesh in millimetres is brought, asked about, turned, sized and cleaned',
   const dialog = page.getByRole('dialog', { name: 'Prepare bar' });
   // 2,000 of a file that names no unit are most likely millimetres; it may be said otherwise.
   await expect(dialog.getByText('2.00 m long')).toBeVisible();
-  for (const [unit, long] of [['centimetres', '20.00 m long'], ['millimetres', '2.00 m long']] as const) { // prettier-ignore
+  for (const [unit, long] of [
+    ['centimetres', '20.00 m long'],
+    ['millimetres', '2.00 m long'],
+  ] as const) {
+    // prettier-ignore
     await dialog.getByRole('combobox', { name: 'The file is in' }).click();
     await page.getByRole('option', { name: unit }).click();
     await expect(dialog.getByText(long)).toBeVisible();
