@@ -55,6 +55,12 @@ export interface PathPoint {
   readonly gauge?: number | undefined;
 }
 
+/** The point as one that belongs to no kept end: the path goes on from it. */
+export function withoutKept(point: PathPoint): PathPoint {
+  const { kept, ...free } = point;
+  return kept ? free : point;
+}
+
 /** The point without hold on its tangent, unless it belongs to an end that is kept as it is. */
 export function letGo(point: PathPoint): PathPoint {
   const { held, ...free } = point;

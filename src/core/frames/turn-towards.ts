@@ -6,7 +6,7 @@ import type { FrameRuleInput } from './frame-rule';
 import { FORWARD, FRAME_STRIDE } from './frame-table';
 
 export interface TurnTowards {
-  /** The direction that up is to look in at sample `at` (its place in `frames`); undefined where there is none. */
+  /** The direction that up is to look in at sample `at` (its place in `frames`), no longer than 1: the shorter, the less it counts. */
   readonly wanted: (at: number) => Vec3 | undefined;
   /** Shares of the path within which the frame turns, and half a turn at the least. */
   readonly blendShare: number;
@@ -32,7 +32,9 @@ export function turnTowards(
     const way = wanted(at);
     const along =
       way && way[0] * frames[at + FORWARD]! + way[1] * frames[at + FORWARD + 1]! + way[2] * frames[at + FORWARD + 2]!;
-    const weight = along === undefined ? 0 : (1 - Math.min(along * along, 1)) ** 2;
+    // How much of it lies across the path, squared twice: what runs along, or is short, says little.
+    const across = way && along !== undefined ? way[0] ** 2 + way[1] ** 2 + way[2] ** 2 - along * along : 0;
+    const weight = Math.max(across, 0) ** 2;
     weights[i]! *= weight > LEAST_WEIGHT ? weight : 0;
     if (way && weight > LEAST_WEIGHT) {
       const angle = angleFromUp(frames, i, ...way);

@@ -1,15 +1,12 @@
 import { reversePath } from '../../core/curve/edit/reverse';
 import { splitAt } from '../../core/curve/edit/split';
-import { buildArcTable } from '../../core/curve/arc-table';
-import { compileCurve, type CurveSpec } from '../../core/curve/registry';
+import { pathLength } from '../../core/curve/path-length';
+import type { CurveSpec } from '../../core/curve/registry';
 import type { Path, Project, Run } from '../schema';
 import { changeCurve } from './paths';
 import { reversedPlugs } from './plugs';
 
-const lengthOf = (curve: CurveSpec): number => {
-  const compiled = compileCurve(curve);
-  return compiled.ok ? buildArcTable(compiled.value).length : 0;
-};
+const lengthOf = (curve: CurveSpec): number => pathLength(curve) ?? 0;
 
 /** There and back again is where it was. */
 const toNanometres = (metres: number): number => Math.round(metres * 1e9) / 1e9;

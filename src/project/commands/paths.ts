@@ -6,7 +6,7 @@ import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../co
 import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
 import { fitsPath, type PathPoint } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
-import type { Vec3 } from '../../core/math/vec3';
+import { dot, normalize, scale, type Vec3 } from '../../core/math/vec3';
 import type { Path, Project } from '../schema';
 import { setStep } from './runs';
 
@@ -43,17 +43,25 @@ export function moveHandle(
   id: string,
   i: number,
   which: 'handleIn' | 'handleOut',
-  to: Vec3,
+  asked: Vec3,
 ): Project {
   const other = which === 'handleIn' ? 'handleOut' : 'handleIn';
   return changeCurve(project, id, (curve) => {
     const point = curve.points[i]!;
+    const to = point.kept ? alongOwn(point[which], asked) : asked;
     const l = Math.hypot(...to);
     const kept = point[other] ? Math.hypot(...point[other]) : l;
     const turned: Vec3 = l > 0 ? [(-to[0] / l) * kept, (-to[1] / l) * kept, (-to[2] / l) * kept] : to;
     const changed = point.broken ? { ...point, [which]: to } : { ...point, [which]: to, [other]: turned };
     return { ...curve, points: curve.points.map((p, k) => (k === i ? changed : p)) };
   });
+}
+
+/** As far along a handle as asked for: those of an end that is kept straight keep their direction. */
+function alongOwn(handle: Vec3 | undefined, asked: Vec3): Vec3 {
+  if (!handle) return asked;
+  const way = normalize(handle);
+  return scale(way, Math.max(dot(asked, way), 0));
 }
 
 /** Puts a point on the path at a station (metres) without changing its shape; says which it became. */

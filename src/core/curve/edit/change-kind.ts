@@ -28,11 +28,12 @@ export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   if (kind === 'handles' && spec.kind === 'mixed') return { ...spec, points: withControls(spec), kind };
   if (kind === 'mixed') return { ...spec, kind, points: spec.points.map((point) => asManner(point, spec.kind)) };
   const changed: CurveSpec = { ...spec, kind, closed: spec.closed || after.alwaysClosed === true };
-  // Wheels lie within the loop: what the curve did at their middles says nothing of their size.
-  const firstRadius = (i: number) => (after.alwaysClosed ? startRadius(changed, i) : comparableRadius(spec, i));
   const takesRadius = after.uses.radius && !after.uses.manners;
   if (!takesRadius || spec.points.some((point) => point.radius !== undefined)) return changed;
-  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: firstRadius(i) })) };
+  // Wheels lie within the loop: what the curve did at their middles says nothing of their size.
+  const compiled = after.alwaysClosed ? undefined : compileCurve(spec);
+  const first = (i: number) => (compiled?.ok ? comparableRadius(spec, compiled.value, i) : startRadius(changed, i));
+  return { ...changed, points: spec.points.map((point, i) => ({ ...point, radius: first(i) })) };
 }
 
 /** Points and handles along the curve; held, so that a smooth path keeps them too. The path as it is where it is no curve yet. */
@@ -74,17 +75,13 @@ function withControls(spec: CurveSpec): PathPoint[] {
 const TANGENT_SHARE = 0.45;
 
 /** The radius that the curve has at a point, as far as it fits there as a rounding, metres. */
-function comparableRadius(spec: CurveSpec, i: number): number {
-  const { points, closed } = spec;
+function comparableRadius({ points, closed }: CurveSpec, curve: Curve, i: number): number {
   const n = points.length;
   if (n < 3 || (!closed && (i === 0 || i === n - 1))) return 0;
-  const place = points.map(({ position }) => position);
-  const compiled = compileCurve(spec);
-  const legs = [distance(place[i]!, place[(i + n - 1) % n]!), distance(place[i]!, place[(i + 1) % n]!)];
-  const fits = (TANGENT_SHARE * Math.min(...legs)) / Math.tan(turnAt(place, i) / 2);
-  if (!compiled.ok) return startRadius(spec, i);
-  const radius = radiusAt(compiled.value, compiled.value.pointParams[i]!);
-  const least = Math.min(radius, fits);
+  const around = [(i + n - 1) % n, i, (i + 1) % n].map((k) => points[k]!.position);
+  const legs = [distance(around[0]!, around[1]!), distance(around[1]!, around[2]!)];
+  const fits = (TANGENT_SHARE * Math.min(...legs)) / Math.tan(turnAt(around, 1) / 2);
+  const least = Math.min(radiusAt(curve, curve.pointParams[i]!), fits);
   return Number.isFinite(least) ? Number(least.toPrecision(3)) : 0;
 }
 

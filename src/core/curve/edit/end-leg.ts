@@ -2,7 +2,7 @@ import { fillSample } from '../../frames/sample-curve';
 import { FORWARD, FRAME_STRIDE } from '../../frames/frame-table';
 import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 
-import { letGo, type PathPoint } from '../path-spec';
+import { letGo, withoutKept, type PathPoint } from '../path-spec';
 import { controlsAt } from '../kinds/compile-mixed';
 import { smoothToHandles } from '../kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
@@ -66,7 +66,7 @@ export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): Curv
   const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
   const { handleIn } = own;
   const out = scale(place.direction, length / 3);
-  const last: PathPoint = { ...spec.points[i]!, ...hold, ...(handleIn && { handleIn }), handleOut: out };
+  const last: PathPoint = { ...withoutKept(spec.points[i]!), ...hold, ...(handleIn && { handleIn }), handleOut: out };
   return { ...spec, points: [...spec.points.slice(0, i), last, { position: far, ...hold, handleIn: scale(out, -1) }] };
 }
 
@@ -92,8 +92,7 @@ export function letEndGo(spec: CurveSpec, end: PathEnd): CurveSpec {
   const [own, step] = end === 'start' ? [0, 1] : [last, -1];
   const points = [...spec.points];
   for (let i = own; points[i] && (i === own || points[i]!.kept); i += step) {
-    const { kept, ...free } = points[i]!;
-    points[i] = letGo(kept ? free : points[i]!);
+    points[i] = letGo(withoutKept(points[i]!));
   }
   return { ...spec, points };
 }
@@ -131,20 +130,12 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
   const { uses } = curveKind(spec);
   const away = distance(knee, rest[0]!.position);
   const first: PathPoint = { ...spec.points[0]!, position: place.position };
-  if (uses.weight)
-    return {
-      ...spec,
-      points: [
-        length === 0 ? first : { ...first, kept: true },
-        ...pulled(place.position, inwards, length || away / 3),
-        ...rest,
-      ],
-    };
+  const own: PathPoint = length === 0 ? first : { ...first, kept: true };
+  if (uses.weight) return { ...spec, points: [own, ...pulled(place.position, inwards, length || away / 3), ...rest] };
   if (uses.radius && !uses.manners) {
     const reach = length || away / 3;
     const at = { position: add(place.position, scale(inwards, reach)), radius: Math.min(reach, away) / 2 };
-    const end: PathPoint = length === 0 ? first : { ...first, kept: true };
-    return { ...spec, points: [end, { ...at, kept: true }, ...rest] };
+    return { ...spec, points: [own, { ...at, kept: true }, ...rest] };
   }
   const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
   const out = (by: number): PathPoint['handleOut'] => scale(inwards, by);

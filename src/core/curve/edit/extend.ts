@@ -1,37 +1,24 @@
 import { add, distance, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 import { parabolaControl } from '../kinds/smooth';
-import type { PathPoint } from '../path-spec';
+import { withoutKept, type PathPoint } from '../path-spec';
 import { curveKind, type CurveSpec } from '../registry';
 
 /**
  * The path with a point more at `position`, after its end or before its start. Where the end has a handle the new leg leaves it the way the
  * path arrives, and bends on evenly.
  */
-export function extendPath(kept: CurveSpec, end: 'start' | 'end', position: Vec3): CurveSpec {
-  const spec = withoutKept(kept, end);
-  const [first, last] = [0, spec.points.length - 1];
-  const i = end === 'start' ? first : last;
-  const point: PathPoint = { position, ...carried(spec.points[i]) };
+export function extendPath(spec: CurveSpec, end: 'start' | 'end', position: Vec3): CurveSpec {
+  const i = end === 'start' ? 0 : spec.points.length - 1;
   const { uses } = curveKind(spec);
   const [inner, outer] = end === 'start' ? (['handleOut', 'handleIn'] as const) : (['handleIn', 'handleOut'] as const);
-  const old = spec.points[i];
+  const old = spec.points[i] && withoutKept(spec.points[i]);
   const handle = old?.[inner];
   const goesOn = old && handle && (uses.handles || old.held) && (!uses.manners || old.as === 'handles');
   const ends = goesOn ? legOn(old, handle, position, inner, outer, old.held === true) : undefined;
-  const next = { ...point, ...ends?.point };
-  const before = ends ? spec.points.map((p, k) => (k === i ? { ...p, ...ends.old } : p)) : spec.points;
+  const next = { position, ...(old?.radius !== undefined && { radius: old.radius }), ...ends?.point };
+  const before = spec.points.map((point, k) => (k === i ? { ...old!, ...ends?.old } : point));
   return { ...spec, points: end === 'start' ? [next, ...before] : [...before, next] };
 }
-
-/** An end that the path goes on from is none any more. */
-function withoutKept(spec: CurveSpec, end: 'start' | 'end'): CurveSpec {
-  const i = end === 'start' ? 0 : spec.points.length - 1;
-  if (!spec.points[i]?.kept) return spec;
-  const { kept, ...free } = spec.points[i];
-  return { ...spec, points: spec.points.map((point, k) => (k === i ? free : point)) };
-}
-
-const carried = (old: PathPoint | undefined) => (old?.radius === undefined ? {} : { radius: old.radius });
 
 /** Handles of a leg that leaves a point against its other handle and arrives as a parabola does. */
 function legOn(

@@ -23,7 +23,6 @@ export function withPartners({ points, closed }: CurveSpec, chosen: readonly num
     [0, 1],
     [points.length - 1, -1],
   ] as const) {
-    // prettier-ignore
     const leg: number[] = [];
     for (let i: number = end; points[i]?.kept; i += step) leg.push(i);
     if (leg.some((i) => all.has(i))) for (const i of leg) all.add(i);

@@ -2,6 +2,7 @@ import { add, distance, normalize, scale, sub, type Vec3 } from '../../math/vec3
 import { buildArcTable } from '../arc-table';
 import type { PathPoint } from '../path-spec';
 import { pointOn } from '../legs';
+import { pathLength } from '../path-length';
 import { compileCurve, curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { extendAhead } from './end-leg';
@@ -37,21 +38,21 @@ export function setLength(spec: CurveSpec, length: number, manner: LengthManner)
   const { group, uses } = curveKind(spec);
   // What it is after that is what counts: it follows the curve within a hundred-thousandth of the length only.
   const shaped = group === 'numbers' || uses.weight ? changeKind(spec, 'handles') : spec;
-  const own = shaped === spec ? now : lengthOf(shaped);
+  const own = shaped === spec ? now : pathLength(shaped);
   if (own === undefined) return undefined;
   if (length < own) return cutOff(shaped, length);
   return movedOn(shaped, length - own) ?? extendAhead(shaped, 'end', length - own);
 }
 
-function lengthOf(spec: CurveSpec): number | undefined {
-  const compiled = compileCurve(spec);
-  return compiled.ok ? buildArcTable(compiled.value).length : undefined;
-}
-
 /** What lies beyond a station goes. */
 function cutOff(spec: CurveSpec, station: number): CurveSpec | undefined {
   const inserted = insertAt(spec, station);
-  return inserted && { ...inserted.spec, points: inserted.spec.points.slice(0, inserted.point + 1) };
+  if (!inserted) return undefined;
+  const points = inserted.spec.points.slice(0, inserted.point + 1);
+  // Within a leg that is kept straight what is left of it still is.
+  const isKept = points[inserted.point - 1]?.kept && inserted.spec.points[inserted.point + 1]?.kept;
+  if (isKept) points[inserted.point] = { ...points[inserted.point]!, kept: true };
+  return { ...inserted.spec, points };
 }
 
 /** A straight last leg grows by itself; undefined where it is none. */
@@ -59,12 +60,11 @@ function movedOn(spec: CurveSpec, by: number): CurveSpec | undefined {
   const n = spec.points.length;
   const [before, last] = [spec.points[n - 2]!, spec.points[n - 1]!];
   const chord = distance(before.position, last.position);
-  const compiled = compileCurve(spec);
-  if (!compiled.ok || chord === 0) return undefined;
+  if (chord === 0) return undefined;
   const { uses } = curveKind(spec);
   const along = normalize(sub(last.position, before.position));
-  const isStraight = uses.radius && !uses.manners ? true : isLine(before, last, along, spec);
-  if (!isStraight) return undefined;
+  const isLegs = uses.radius && !uses.manners;
+  if (!isLegs && !isLine(before, last, along, spec)) return undefined;
   const longer = (handle: Vec3 | undefined) => handle && scale(handle, (chord + by) / chord);
   const [out, into] = [longer(before.handleOut), longer(last.handleIn)];
   const position = add(last.position, scale(along, by));

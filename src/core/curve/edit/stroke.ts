@@ -1,6 +1,6 @@
 import fittedCubics from 'fit-curve';
 import { add, distance, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
-import type { PathPoint } from '../path-spec';
+import { withoutKept, type PathPoint } from '../path-spec';
 import type { CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { insertAt } from './insert-at';
@@ -53,7 +53,7 @@ export function drawOn(
   const [begin, ...rest] = fitted;
   if (!begin || rest.length === 0) return undefined;
   const onwards = last.handleIn && scale(last.handleIn, -1);
-  const joined = { ...last, handleOut: along(onwards, begin.handleOut) ?? begin.handleOut };
+  const joined = { ...withoutKept(last), handleOut: along(onwards, begin.handleOut) ?? begin.handleOut };
   const inner = own.points.slice(0, -1);
   if (!isClosing) return { ...own, points: [...inner, joined, ...rest] };
   const arrival = rest[rest.length - 1]!.handleIn;
