@@ -52,7 +52,9 @@ test('several points are chosen by Ctrl and by a box, moved together, turned and
   expect((await pathLength(page)) / before).toBeCloseTo(2, 2);
 });
 
-test('a pivot at a place of its own catches on a point; an axis key scales in one direction only', async ({ page }) => {
+test('a pivot at a place of its own snaps to a point; Space steps to scaling in one direction only', async ({
+  page,
+}) => {
   await openDemo(page);
   await disc(page, 2).click();
   await disc(page, 4).click({ modifiers: ['Control'] });

@@ -32,6 +32,8 @@ export interface ComputeApi {
   view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
   /** A segment as it is prepared, straight. */
   segment(segment: SegmentParts, onProgress: OnProgress): Promise<Result<SegmentView>>;
+  /** How large a prepared segment is. */
+  box(segment: SegmentParts): Promise<Result<Box>>;
   guide(guide: Guide): Promise<Result<GuideView>>;
   /** The longest chains of a guide's open edges and of those sharper than `sharp` radians. */
   edges(guide: Guide, sharp: number): Promise<Result<readonly EdgeChain[]>>;

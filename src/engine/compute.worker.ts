@@ -38,6 +38,10 @@ const api: ComputeApi = {
     const ready = await deriver.segment(segment, onProgress);
     return ready.ok ? ok(buildSegmentView(ready.value), ready.warnings) : ready;
   },
+  async box(segment) {
+    const ready = await deriver.segment(segment);
+    return ready.ok ? ok(ready.value.prepared.box) : ready;
+  },
   async guide(guide) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? ok(ready.value.mesh, ready.warnings) : ready;

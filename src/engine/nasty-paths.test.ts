@@ -138,7 +138,7 @@ describe('sharp corners', () => {
     'back in space': [[0, 0, 0], [1, 2, 3], [0, 0, 0], [3, 1, 0]], // prettier-ignore
   };
   it.each(Object.entries(FOLDS))('are numbers, and told of, where a path folds back on itself: %s', async (_, line) => {
-    for (const rule of ['upright', 'leastTwist', 'faceBend'] as const) {
+    for (const rule of ['upright', 'leastTwist', 'faceBend', 'faceOut'] as const) {
       for (const spec of [tube(0.1), plank(0.3, 0.04)]) {
         const { places, report } = await bake(pathOf('straight', line), spec, {
           bending: { frames: { rule, up: [0, 1, 0] } },

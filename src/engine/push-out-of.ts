@@ -1,7 +1,6 @@
 import { raised } from '../core/curve/edit/transform-points';
 import type { CurveSpec } from '../core/curve/registry';
 import { pushOut, type PushInput, type PushManner } from '../core/guides/push-out';
-import type { Finding } from '../core/findings/finding';
 import { fail, ok, type Result } from '../core/math/result';
 import type { Guide } from '../project/schema';
 import type { Deriver, RunSource } from './derive';
@@ -12,15 +11,9 @@ const MANNERS: readonly PushManner[] = ['nearest', 'sideways', 'over'];
 /** Metres: the ground is a floor for what does not lie below it already. */
 const GROUND = 0;
 
-/** Findings count by how much of the run they concern, so that one long one is not as good as one short one. */
-const weigh = (findings: readonly Finding[], guide: string) => ({
-  count: findings.length,
-  ofGuide: findings.filter((finding) => finding.guide === guide).length,
-});
-
 /**
- * The run's path, pushed out of a guide by as much as its section needs; ends that are plugged in stay. Ways are tried one after the other
- * and the first is taken that clears the guide and leaves no more findings than there were. Problems: `guide.not-cleared`, and those of the run.
+ * The run's path, pushed out of a guide by as much as its section needs; `fixed` ends stay. Ways are tried one after the other and the first
+ * is taken that clears the guide and leaves no more findings than there were. Problems: `guide.not-cleared`, and those of the run.
  */
 export async function pushOutOf(
   deriver: Deriver,
@@ -35,7 +28,7 @@ export async function pushOutOf(
   const sat = await deriver.guides.all(source.guides.filter(({ id }) => id === source.job.bending.frames.guide));
   const { support } = derived.value.ready;
   const input = { job: source.job, support, guide: ready.value, surface: sat[0]?.surface, fixed };
-  const before = weigh(derived.value.findings, guide.id);
+  const before = derived.value.findings.length;
   const lift = source.job.bending.lift ?? 0;
   const lowest = Math.min(...source.curve.points.map(({ position }) => position[1] + lift));
   const floor = Math.min(GROUND, lowest);
@@ -44,8 +37,9 @@ export async function pushOutOf(
     const out = pushed && raised(pushed, -lift);
     const checked = out && (await deriver.derive({ ...source, curve: out }, null));
     if (!checked?.ok) continue;
-    const after = weigh(checked.value.findings, guide.id);
-    if (after.ofGuide < Math.max(before.ofGuide, 1) && after.count <= before.count) return ok(out!);
+    const { findings } = checked.value;
+    const isClear = findings.every((finding) => finding.guide !== guide.id);
+    if (isClear && findings.length <= before) return ok(out!);
   }
   return fail('guide.not-cleared');
 }

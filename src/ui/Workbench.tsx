@@ -16,6 +16,7 @@ import { Panes } from './Panes';
 import { StraightView } from './straightview/StraightView';
 import { theme } from './theme';
 import { Ticket } from './ticket/Ticket';
+import { usePlugNotice } from './state/use-plug-notice';
 import { useAppKeys } from './use-app-keys';
 
 const PrepareDialog = dynamic(() => import('./segment/PrepareDialog').then((m) => m.PrepareDialog), { ssr: false });
@@ -51,6 +52,7 @@ function Starting() {
 function Screen() {
   const dialog = useSession((s) => s.dialog);
   useAppKeys();
+  usePlugNotice();
   return (
     <Box
       onDragStart={(event) => event.preventDefault()} // by the browser; what can be dragged here follows the pointer itself

@@ -1,18 +1,11 @@
 import fc from 'fast-check';
-import { NO_VARIATION } from './variation';
-import { unwrap } from '../testing/runs';
+import { jobOf, unwrap } from '../testing/runs';
 import { lay } from './lay';
 import { LAYING_RULES, type LayingRuleName, type LayingSpec } from './registry';
 
 const spec = (rule: LayingRuleName, change: Partial<LayingSpec> = {}): LayingSpec => ({
-  rule,
-  count: 5,
-  countFit: 'own',
-  oneFit: 'reach',
-  gap: 0,
-  from: null,
-  to: null,
-  variation: NO_VARIATION,
+  ...jobOf().laying,
+  ...{ rule, count: 5 },
   ...change,
 });
 
@@ -34,7 +27,7 @@ describe('lay', () => {
     { countFit: 'stretch' as const, length: 2.5, gap: 0, remainder: 0 },
     { countFit: 'gaps' as const, length: 2, gap: 2 / 3, remainder: 0 },
     { countFit: 'own' as const, length: 2, gap: 0, remainder: 2 },
-  ])('lays four pieces of 2 m on 10 m: $countFit', ({ countFit, length, gap, remainder }) => {
+  ])('lays four pieces of 2 m on 10 m: $countFit', ({ gap, remainder, length, countFit }) => {
     const laid = unwrap(lay(spec('byCount', { count: 4, countFit }), 2, 10, false));
     expect(laid.placements).toHaveLength(4);
     expect(laid.placements[3]!.station + laid.placements[3]!.length).toBeCloseTo(10 - remainder, 12);

@@ -86,7 +86,7 @@ export function BentView() {
         {box && <ChoosingBox {...box} />}
         {result && run?.visible && <FindingMarks viewport={viewport} path={result.view.path} />}
         {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
-        {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} box={segmentBox} />}
+        {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} />}
         <GuideDisc viewport={viewport} />
         {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
       </Box>

@@ -3,7 +3,7 @@
 import { useMemo, useRef } from 'react';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { add, sub, type Vec3 } from '../../core/math/vec3';
-import { deletePoints, moveHandle, movePoint, setClosed, transform } from '../../project/commands/paths';
+import { deletePoints, moveHandle, movePoint, transform } from '../../project/commands/paths';
 import { plugEnd } from '../../project/commands/plugs';
 import type { Path } from '../../project/schema';
 import { metres } from '../format';
@@ -18,6 +18,7 @@ import { SeveralPoints } from './SeveralPoints';
 import { snap, type Snapped } from './snap';
 import { penClick } from './pen-click';
 import type { DragAt } from './use-disc-drag';
+import { usePenEnd } from './use-pen-end';
 import { useShownPoints } from './use-shown-points';
 import type { Viewport } from './viewport';
 
@@ -37,6 +38,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const selected = chosen[0];
   const isShown = new Set(chosen);
 
+  const putAway = usePenEnd(path);
   const isMoreHeld = useRef(false);
   const penMeans = (i: number) => (session.getState().tool === 'pen' ? penClick(curve, selected, i) : undefined);
 
@@ -68,10 +70,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
     if (mouth) edit((p) => plugEnd(p, path.id, i === 0 ? 'start' : 'end', mouth) ?? p);
     end();
     const meant = penMeans(i);
-    if (!hasMoved && meant) {
-      if (meant === 'close') edit((p) => setClosed(p, path.id, true));
-      return set({ tool: 'shape', ...(meant === 'close' && { point: undefined }) });
-    }
+    if (!hasMoved && meant) return putAway(meant);
     if (!hasMoved && chosenPoints(session.getState()).length > 1 && !isMoreHeld.current) set({ point: i });
   };
   const remove = (i: number) => {

@@ -4,9 +4,11 @@ import { Box } from '@mui/material';
 import { useEffect, useRef, type KeyboardEvent } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
 import type { ViewName } from '../state/session-store';
+import { DiscNote, DiscTag } from './DiscWords';
 import { HoldButtons } from './HoldButtons';
 import { HoldLine } from './HoldLine';
 import { PLACE_HOLDS, type Hold } from './holds';
+import { nudge } from './nudge';
 import { useDiscDrag, type DragHandlers } from './use-disc-drag';
 import { useProjected } from './use-projected';
 import type { Viewport } from './viewport';
@@ -29,8 +31,6 @@ export interface PathPointDiscProps {
   };
 }
 
-/** Metres that an arrow key moves a point. */
-const NUDGE = 0.1;
 const SIZES = { point: 14, handle: 10, guide: 16 };
 
 /** A point, handle or guide over the scene that can be dragged, and moved by keys when it has the focus. */
@@ -120,57 +120,4 @@ export function PathPointDisc({
       </Box>
     </>
   );
-}
-
-function DiscTag({ left, top, text }: { left: number; top: number; text: string }) {
-  return (
-    <Box
-      component="span"
-      aria-hidden
-      sx={{
-        position: 'absolute',
-        left,
-        top,
-        fontSize: 12,
-        lineHeight: '18px',
-        color: 'text.primary',
-        textShadow: '0 0 3px var(--mui-palette-background-paper), 0 0 3px var(--mui-palette-background-paper)',
-        pointerEvents: 'none',
-      }}
-    >
-      {text}
-    </Box>
-  );
-}
-
-/** How far, and what holds it. */
-function DiscNote({ text }: { text: string }) {
-  return (
-    <Box
-      component="span"
-      role="status"
-      sx={{
-        position: 'absolute',
-        left: 18,
-        top: -24,
-        px: 2,
-        borderRadius: 1,
-        bgcolor: 'secondary.main',
-        color: 'background.paper',
-        fontSize: 12,
-        whiteSpace: 'nowrap',
-        pointerEvents: 'none',
-      }}
-    >
-      {text}
-    </Box>
-  );
-}
-
-function nudge(key: string, isUpright: boolean): Vec3 | undefined {
-  if (key === 'ArrowLeft') return [-NUDGE, 0, 0];
-  if (key === 'ArrowRight') return [NUDGE, 0, 0];
-  if (key === 'ArrowUp') return isUpright ? [0, NUDGE, 0] : [0, 0, -NUDGE];
-  if (key === 'ArrowDown') return isUpright ? [0, -NUDGE, 0] : [0, 0, NUDGE];
-  return undefined;
 }

@@ -1,25 +1,17 @@
 'use client';
 
 import { Box } from '@mui/material';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
-import type { Box as MeshBox } from '../../core/mesh/box';
 import { metres, radius } from '../format';
-import { footprintAt } from './pen-preview';
 import { ScenePolyline } from './ScenePolyline';
 import { useProjected } from './use-projected';
 import type { Pen } from './use-pen';
 import type { Viewport } from './viewport';
 
 /** What the pen is about to draw: the curve, what a segment covers at the pointer, and the numbers that come out. */
-export function PenOverlay({ viewport, pen, box }: { viewport: Viewport; pen: Pen; box: MeshBox | undefined }) {
-  const { place, preview, at } = pen;
-  const half = box ? Math.max(Math.abs(box.min[2]), Math.abs(box.max[2])) : 0;
-  const length = box ? box.max[0] - box.min[0] : 0;
-  const footprint = useMemo(
-    () => preview?.footprint ?? (place && box ? footprintAt(place, [-1, 0, 0], [0, 1, 0], length, half) : []),
-    [preview, place, box, length, half],
-  );
+export function PenOverlay({ viewport, pen }: { viewport: Viewport; pen: Pen }) {
+  const { place, preview, footprint, at } = pen;
   if (!place) return null;
   const isTight = preview !== undefined && preview.radius < preview.needed;
   return (

@@ -1,21 +1,21 @@
 'use client';
 
 import { useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import type { Object3D } from 'three';
 import { Numbers } from '../../core/math/numbers';
-import { useApp, useProject, useRun, useSession } from '../state/app-context';
+import { useApp, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
+import { drawnIn } from './drawn-in';
 import { StillLayer } from './still-layer';
+import { useMovingRuns } from './use-moving-runs';
 
 /** Milliseconds from one picture to the next: slower ones are drawn coarser while something moves, quicker ones finer again. */
 const SLOW = 80;
 const QUICK = 30;
 const COARSER = 0.7;
 const FINER = 1.25;
-/** Milliseconds after which it is asked again whether a picture is done. */
-const POLL = 4;
 /** Pixels of the picture per pixel of the page, at the least. */
 const COARSEST = 0.5;
 /** Priority of the frame that draws. */
@@ -47,7 +47,6 @@ export function Quality() {
   }, [controls]);
 
   useEffect(() => {
-    gl.shadowMap.autoUpdate = !isMoving;
     if (isMoving) return;
     gl.shadowMap.needsUpdate = true;
     share.current = 1;
@@ -63,15 +62,16 @@ export function Quality() {
     // Before the picture is drawn, so that it is not drawn once more for this.
     const wanted = Math.min(Math.max(window.devicePixelRatio, 1), 2) * share.current;
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
+    // A run that grows takes its shadow along where there is time for it.
+    gl.shadowMap.autoUpdate = !isDragging && !isTurned && share.current === 1;
     if (isDragging && moving.size > 0) {
       still.current ??= new StillLayer();
       still.current.draw(gl, scene, camera, isMoved, keyOf(resultsStore.getState().results, moving, numbers));
       return; // quick enough as it is
-    } else {
-      gl.render(scene, camera);
-      still.current?.dispose();
-      still.current = undefined;
     }
+    gl.render(scene, camera);
+    still.current?.dispose();
+    still.current = undefined;
     if (!isMoving) return;
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
       const next = took > SLOW ? share.current * COARSER : took < QUICK ? share.current * FINER : share.current;
@@ -81,41 +81,10 @@ export function Quality() {
   return null;
 }
 
-/** Runs that move when a point of the selected run's path does; none while a guide is dragged, which any run may follow. */
-function useMovingRuns(): ReadonlySet<string> {
-  const selected = useRun();
-  const runs = useProject((s) => s.project.runs);
-  const guide = useSession((s) => s.guide);
-  return useMemo(
-    () => new Set(guide ? [] : runs.filter(({ path }) => path === selected?.path).map(({ id }) => id)),
-    [runs, selected?.path, guide],
-  );
-}
-
 /** Which results are drawn of the runs that stand still. */
 function keyOf(results: ResultsState['results'], moving: ReadonlySet<string>, numbers: Numbers): string {
   return [...results]
     .filter(([id]) => !moving.has(id))
     .map(([id, result]) => `${id}:${numbers.of(result)}`)
     .join();
-}
-
-/** Milliseconds until the graphics have done all that they were told up to the end of this frame. */
-function drawnIn(context: WebGL2RenderingContext): Promise<number> {
-  const begun = performance.now();
-  return new Promise((done) => {
-    requestAnimationFrame(() => {
-      const sync = context.fenceSync(context.SYNC_GPU_COMMANDS_COMPLETE, 0);
-      if (!sync) return done(0);
-      context.flush();
-      const look = () => {
-        if (context.clientWaitSync(sync, 0, 0) === context.TIMEOUT_EXPIRED) setTimeout(look, POLL);
-        else {
-          context.deleteSync(sync);
-          done(performance.now() - begun);
-        }
-      };
-      look();
-    });
-  });
 }

@@ -33,7 +33,7 @@ export function previewPen(
   to: Vec3,
   { box, up, known }: { readonly box: Box; readonly up: Vec3; readonly known: number },
 ): PenPreview | undefined {
-  const half = Math.max(Math.abs(box.min[2]), Math.abs(box.max[2]));
+  const half = halfAcross(box);
   const n = spec.points.length;
   const near = n > LOOKED_AT ? part(spec, end) : spec;
   const drawn = compileCurve(extendPath(near, end, to));
@@ -44,7 +44,7 @@ export function previewPen(
   const leg = end === 'end' ? arc.length - stations[stations.length - 2]! : stations[1]!;
   const bent = Math.min(BENT_ANEW + 1, stations.length - 1);
   const [from, upTo] = end === 'end' ? [stations[stations.length - 1 - bent]!, arc.length] : [0, stations[bent]!];
-  const before = near === spec ? arc.length : known + leg;
+  const total = near === spec ? arc.length : known + leg;
   const line: Vec3[] = [];
   table.stations.forEach((s, i) => {
     const at = i * FRAME_STRIDE;
@@ -53,10 +53,17 @@ export function previewPen(
   const at = (end === 'end' ? table.stations.length - 1 : 0) * FRAME_STRIDE + FORWARD;
   const outwards = scale([table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!], end === 'end' ? 1 : -1);
   const footprint = footprintAt(to, outwards, up, Math.min(box.max[0] - box.min[0], leg), half);
-  return { line, footprint, leg, total: before, radius: tightest(table, from, upTo).radius, needed: half };
+  return { line, footprint, leg, total, radius: tightest(table, from, upTo).radius, needed: half };
 }
 
-/** Before there is a path: a segment that begins at the pointer. */
+/** What a first click begins with: a segment from the pointer on, to the right. */
+export const firstFootprint = (to: Vec3, box: Box): Vec3[] =>
+  footprintAt(to, [-1, 0, 0], [0, 1, 0], box.max[0] - box.min[0], halfAcross(box));
+
+/** How far a segment reaches to either side of the path, metres. */
+const halfAcross = ({ min, max }: Box): number => Math.max(Math.abs(min[2]), Math.abs(max[2]));
+
+/** The corners of what a segment covers that ends at `to`, going `outwards`. */
 export function footprintAt(to: Vec3, outwards: Vec3, up: Vec3, length: number, half: number): Vec3[] {
   const side = scale(normalize(cross(outwards, up), [0, 0, 1]), half);
   const back = add(to, scale(outwards, -length));

@@ -140,7 +140,7 @@ export function useDiscDrag(viewport: Viewport, view: ViewName, place: Vec3, hol
       if (!current) return false;
       let next = held;
       if (event.key === ' ') setHeld((next = (held + 1) % holds.length));
-      else if (/^[-\d.,a-z'"]$/i.test(event.key)) current.typed += event.key;
+      else if (/^[-+*/()\d.,a-z'"]$/i.test(event.key)) current.typed += event.key;
       else if (event.key === 'Backspace') current.typed = current.typed.slice(0, -1);
       else if (event.key === 'Enter') {
         finish();

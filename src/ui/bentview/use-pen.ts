@@ -3,11 +3,12 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
-import { deletePoints, extend, setClosed } from '../../project/commands/paths';
+import { deletePoints, extend } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
 import { useApp, useRun, useRunResult, useSession } from '../state/app-context';
 import { penClick } from './pen-click';
-import { previewPen } from './pen-preview';
+import { firstFootprint, previewPen } from './pen-preview';
+import { usePenEnd } from './use-pen-end';
 import type { Viewport } from './viewport';
 
 interface Pixel {
@@ -59,14 +60,15 @@ export function usePen(
   const gauge = run?.bending.gauge ?? 1;
   const up = run?.bending.frames.up;
 
+  const wide = useMemo(() => box && thicker(box, gauge), [box, gauge]);
   const preview = useMemo(() => {
-    if (!isOn || !curve || !box || !place || !up || curve.points.length === 0) return undefined;
-    const wide = {
-      min: box.min.map((v, c) => (c > 0 ? v * gauge : v)),
-      max: box.max.map((v, c) => (c > 0 ? v * gauge : v)),
-    };
-    return previewPen(curve, end, place, { box: wide as unknown as Box, up, known });
-  }, [isOn, curve, box, place, end, gauge, up, known]);
+    if (!isOn || !curve || !wide || !place || !up || curve.points.length === 0) return undefined;
+    return previewPen(curve, end, place, { box: wide, up, known });
+  }, [isOn, curve, wide, place, end, up, known]);
+  const footprint = useMemo(
+    () => preview?.footprint ?? (wide && place ? firstFootprint(place, wide) : []),
+    [preview, wide, place],
+  );
 
   const move = useCallback(
     (next: PenAt | undefined) => {
@@ -75,24 +77,20 @@ export function usePen(
     },
     [placeAt],
   );
-  const finish = () => session.getState().set({ tool: 'shape' });
+  const putAway = usePenEnd(path);
   const put = (to: Vec3) => {
     if (!path) return;
     document.getState().edit((project) => extend(project, path.id, end, to));
     session.getState().set({ point: end === 'start' ? 0 : points.length });
-  };
-  const close = () => {
-    if (!path) return;
-    document.getState().edit((project) => setClosed(project, path.id, true));
-    session.getState().set({ tool: 'shape', point: undefined });
   };
   const isAt = (i: number, { x, y }: Pixel): boolean => {
     const p = points[i] && viewport.toScreen(points[i].position);
     return p !== undefined && p.isAhead && Math.hypot(p.x - x, p.y - y) < ON_POINT;
   };
   const click = (pixel: Pixel) => {
-    const done = curve && [0, points.length - 1].find((i) => isAt(i, pixel) && penClick(curve, selected, i));
-    if (curve && done !== undefined) return penClick(curve, selected, done) === 'close' ? close() : finish();
+    const met = [0, points.length - 1].find((i) => isAt(i, pixel));
+    const meant = curve && met !== undefined ? penClick(curve, selected, met) : undefined;
+    if (meant) return putAway(meant);
     const to = placeAt(pixel, true);
     if (to) put(to);
   };
@@ -122,17 +120,16 @@ export function usePen(
     },
     keys,
   );
-  useHotkeys('enter', () => (at?.isMark ? click(at) : finish()), keys);
+  useHotkeys('enter', () => (at?.isMark ? click(at) : putAway('end')), keys);
   useHotkeys('backspace, delete', back, keys);
 
-  return {
-    from: isOn ? from : undefined,
-    at: isOn ? at : undefined,
-    place: isOn ? place : undefined,
-    preview,
-    move,
-    click,
-  };
+  return { at: isOn ? at : undefined, place: isOn ? place : undefined, preview, footprint, move, click };
 }
+
+/** A box across the path as many times as large. */
+const thicker = ({ min, max }: Box, gauge: number): Box => ({
+  min: [min[0], min[1] * gauge, min[2] * gauge],
+  max: [max[0], max[1] * gauge, max[2] * gauge],
+});
 
 export type Pen = ReturnType<typeof usePen>;

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { PathPoint } from '../../core/curve/path-spec';
 import { useApp } from '../state/app-context';
 import type { Viewport } from './viewport';
@@ -27,9 +27,12 @@ export function useShownPoints(
       setThinned((before) => (before.length === next.length && before.every((i, k) => i === next[k]) ? before : next));
     });
   }, [viewport, session, points, isLong]);
-  if (!isLong) return points.map((_, i) => i);
-  const shown = new Set([...thinned.filter((i) => i < points.length), ...chosen.slice(0, MOST)]);
-  return [...shown].sort((a, b) => a - b);
+  const count = points.length;
+  return useMemo(() => {
+    if (!isLong) return Array.from({ length: count }, (_, i) => i);
+    const shown = new Set([...thinned.filter((i) => i < count), ...chosen.slice(0, MOST)]);
+    return [...shown].sort((a, b) => a - b);
+  }, [isLong, count, thinned, chosen]);
 }
 
 function apart(viewport: Viewport, points: readonly PathPoint[]): number[] {

@@ -8,7 +8,7 @@ import { buildArcTable } from '../arc-table';
 import { CURVE_KINDS, curveKind, type CurveSpec } from '../registry';
 import { changeKind } from './change-kind';
 import { deviation } from './deviation';
-import { endOf, extendAhead, plugIn, straightEnd } from './end-leg';
+import { endOf, extendAhead, isEndKept, plugIn, straightEnd } from './end-leg';
 import { extendPath } from './extend';
 import { setLength } from './set-length';
 import { drawOn } from './stroke';
@@ -146,4 +146,31 @@ it('roundings of straight legs begin as tight as the curve was there, where they
   const wanted = Math.min(own, 9 * Math.cos(Math.PI / 12));
   for (const { radius } of legs.points) expect(Math.abs(radius! / wanted - 1)).toBeLessThan(0.01);
   expect(tableOf(compiled(legs), 'upright').kinks).toEqual([]);
+});
+
+describe('an end that is kept straight', () => {
+  const kept = () => straightEnd(openOf('smooth'), 'start', 'level', 1)!;
+
+  it('stays kept where it is cut within its leg, and is none where that is cut away', () => {
+    const spec = kept();
+    const total = lengthOf(spec);
+    const shorter = setLength(spec, total - 0.4, 'start')!;
+    expect(isEndKept(shorter, 'start')).toBe(true);
+    expect(distance(shorter.points[0]!.position, shorter.points[1]!.position)).toBeCloseTo(0.6, 6);
+    expect(Math.abs(endOf(shorter, 'start')!.direction[1])).toBeLessThan(1e-9);
+    expect(isEndKept(setLength(spec, total - 1.5, 'start')!, 'start')).toBe(false);
+  });
+
+  it('is none any more where the path goes on from it', () => {
+    const on = [extendPath(kept(), 'start', [-3, 0, 0]), drawOn(kept(), 'start', [[0, 0, 0], [-1, 0, 1], [-2, 0, 1]], 0.01)!]; // prettier-ignore
+    for (const spec of on) expect(isEndKept(spec, 'start')).toBe(false);
+  });
+});
+
+it('a path of 20,000 points becomes straight legs in no time that grows with its square', () => {
+  const points = Array.from({ length: 20_000 }, (_, i) => ({ position: [i, 0, Math.sin(i)] as Vec3 }));
+  const begun = performance.now();
+  const legs = changeKind({ kind: 'smooth', closed: false, points }, 'straight');
+  expect(performance.now() - begun).toBeLessThan(5000); // once for each point it took minutes
+  expect(legs.points.every(({ radius }) => radius !== undefined)).toBe(true);
 });
