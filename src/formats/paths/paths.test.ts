@@ -602,15 +602,26 @@ describe('lines with z up', () => {
   });
 });
 
-it('a brought curve with a corner keeps the corner: a rail of samples that turns at a right angle', () => {
-  const arc = Array.from({ length: 20 }, (_, i): Vec3 => [5 * Math.sin(i / 20), 0, 5 * Math.cos(i / 20)]);
-  const on = Array.from({ length: 20 }, (_, i): Vec3 => [arc[19]![0] - i * 0.2, 0, arc[19]![2] - i * 0.35]);
-  const line = { name: 'Rail', kind: 'straight' as const, closed: false, points: [...arc, ...on.slice(1)].map((position) => ({ position })) }; // prettier-ignore
+describe('a line of samples', () => {
   const placing = { unit: 1, plane: 'ground' as const, up: 'y' as const, isFlat: false, tolerance: 0, isSmooth: true, toOrigin: false }; // prettier-ignore
-  const curve = placePath(line, placing);
-  expect(curve.kind).toBe('mixed');
-  expect(curve.points.filter(({ as }) => as === 'corner')).toHaveLength(1);
-  expect(curve.points[19]!.as).toBe('corner');
-  const gentle = placePath({ ...line, points: line.points.slice(0, 20) }, placing);
-  expect(gentle.kind).toBe('smooth');
+  const lineOf = (places: readonly Vec3[]) => ({ name: 'Rail', kind: 'straight' as const, closed: false, points: places.map((position) => ({ position })) }); // prettier-ignore
+  const free = Array.from({ length: 20 }, (_, i): Vec3 => [i * 0.3, 0, 0.02 * i * i + Math.sin(i / 3) * 0.2]);
+
+  it('keeps its corners where it is a free curve that has some', () => {
+    const [x, , z] = free[19]!;
+    const on = Array.from({ length: 20 }, (_, i): Vec3 => [x - i * 0.2, 0, z + i * 0.35 + Math.sin(i / 4) * 0.2]);
+    const curve = placePath(lineOf([...free, ...on.slice(1)]), placing);
+    expect(curve.kind).toBe('mixed');
+    expect(curve.points.flatMap(({ as }, i) => (as === 'corner' ? [i] : []))).toEqual([19]);
+    expect(placePath(lineOf(free), placing).kind).toBe('smooth');
+  });
+
+  it('comes in as legs and arcs where it is made of them: two legs and a bend are three points', () => {
+    const bend = Array.from({ length: 25 }, (_, i): Vec3 => [5 * Math.sin((i * Math.PI) / 48), 0, 5 * Math.cos((i * Math.PI) / 48)]); // prettier-ignore
+    const curve = placePath(lineOf([[-20, 0, 5], ...bend, [5, 0, -30]]), placing); // prettier-ignore
+    expect(curve.kind).toBe('straight');
+    expect(curve.points).toHaveLength(3);
+    expect(curve.points[1]!.radius).toBeCloseTo(5, 6);
+    expect(placePath(lineOf([[-20, 0, 5], ...bend, [5, 0, -30]]), { ...placing, isSmooth: false }).points).toHaveLength(27); // prettier-ignore
+  });
 });

@@ -1,3 +1,4 @@
+import { legsAndArcs } from '../../core/curve/edit/legs-and-arcs';
 import { turnAt } from '../../core/curve/corners';
 import { thinned } from '../../core/curve/tidy/thin-out';
 import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
@@ -18,7 +19,7 @@ export interface Placing {
   readonly isFlat: boolean;
   /** Straight legs are thinned out within so many metres; 0 = not. */
   readonly tolerance: number;
-  /** Straight legs become one flowing curve through their corners. */
+  /** Straight legs become what they are samples of: legs and arcs, or one flowing curve through their corners. */
   readonly isSmooth: boolean;
   /** Its start is moved to the origin; null = it stays. */
   readonly toOrigin: boolean;
@@ -36,9 +37,14 @@ export function placePath({ kind, closed, points }: BroughtPath, placing: Placin
     ...(point.handleOut && { handleOut: carry(point.handleOut) }),
   }));
   if (kind !== 'straight') return { kind, closed, points: placed };
+  const drawn = placing.isSmooth && placed.length <= MOST_DRAWN ? legsAndArcs(placed, closed) : undefined;
+  if (drawn) return drawn;
   const kept = fewEnough(placed, placing.tolerance, onProgress);
   return placing.isSmooth ? smoothOf(kept, closed) : { kind, closed, points: kept };
 }
+
+/** Longer lines are not looked at for legs and arcs: they are tracks, and it takes long. */
+const MOST_DRAWN = 5000;
 
 /** A smooth path; where it turns sharply it has a corner there, and is a mixed one. */
 function smoothOf(points: readonly PathPoint[], closed: boolean): CurveSpec {
