@@ -609,7 +609,7 @@ describe('a line of samples', () => {
 
   it('keeps its corners where it is a free curve that has some', () => {
     const [x, , z] = free[19]!;
-    const on = Array.from({ length: 20 }, (_, i): Vec3 => [x - i * 0.2, 0, z + i * 0.35 + Math.sin(i / 4) * 0.2]);
+    const on = Array.from({ length: 20 }, (_, i): Vec3 => [x - i * 0.35, 0, z - i * 0.05 + Math.sin(i / 4) * 0.2]);
     const curve = placePath(lineOf([...free, ...on.slice(1)]), placing);
     expect(curve.kind).toBe('mixed');
     expect(curve.points.flatMap(({ as }, i) => (as === 'corner' ? [i] : []))).toEqual([19]);

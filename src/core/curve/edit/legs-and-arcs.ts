@@ -33,7 +33,8 @@ export function legsAndArcs(points: readonly PathPoint[], closed: boolean): Curv
   const line = closed ? fromLongestLeg(p) : p;
   const found = cornersOf(line);
   if (!found) return undefined;
-  const { corners, sagitta } = found;
+  const { corners, sagitta, isBent } = found;
+  if (isBent) return undefined; // arcs alone are a curve
   const ends = (i: number): PathPoint[] => (closed ? [] : [{ position: line[i]! }]);
   const spec: CurveSpec = { kind: 'straight', closed, points: [...ends(0), ...corners, ...ends(line.length - 1)] };
   if (spec.points.length < (closed ? 3 : 2) || spec.points.length > points.length / 2) return undefined;
@@ -51,9 +52,10 @@ function fromLongestLeg(p: readonly Vec3[]): Vec3[] {
   return Array.from({ length: n + 2 }, (_, i) => p[(first + i) % n]!);
 }
 
-/** The corners of a line, its ends apart, and the most that a chord leaves out of an arc; undefined where it is made of more. */
-function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: number } | undefined {
+/** The corners of a line, its ends apart, the most that a chord leaves out of an arc, and whether all is arcs; undefined where it is made of more. */
+function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: number; isBent: boolean } | undefined {
   const corners: PathPoint[] = [];
+  let inArcs = 0; // legs
   let sagitta = 0;
   for (let i = 1; i < line.length - 1;) {
     const circle = circleAt(line, i);
@@ -65,6 +67,7 @@ function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: numb
         const half = Math.min(distance(line[k - 1]!, line[k]!) / (2 * circle.radius), 1);
         sagitta = Math.max(sagitta, circle.radius * (1 - Math.cos(Math.asin(half))));
       }
+      inArcs += end - i + 2;
       // The arc's last place is where the next leg begins, or the next arc.
       i = end + 2;
       continue;
@@ -75,7 +78,7 @@ function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: numb
     else if (turn > STRAIGHT_ON && !beginsArc) return undefined;
     i++;
   }
-  return { corners, sagitta };
+  return { corners, sagitta, isBent: inArcs >= line.length - 1 };
 }
 
 const isArc = (line: readonly Vec3[], i: number): boolean => {
