@@ -5,6 +5,7 @@ import { problemWords } from '../../engine/problem-words';
 import { changeRun } from '../../project/commands/runs';
 import { plural } from '../format';
 import { useEdit, useResults, useRun, useRunResult } from '../state/app-context';
+import { isUndrawn } from '../ticket/step-summaries';
 import { FindingCard } from './FindingCard';
 import { asideCount, groupFindings } from './group-findings';
 import { Note } from './Note';
@@ -16,7 +17,8 @@ export function FindingsStrip() {
   const run = useRun();
   const edit = useEdit();
   const findings = useRunResult(run?.id)?.view.findings ?? [];
-  const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
+  const told = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
+  const problems = told.filter((problem) => !isUndrawn(problem)); // one that is about to be drawn is no trouble
   if (!run || !run.visible || (findings.length === 0 && problems.length === 0)) return null;
   const groups = groupFindings(findings, run.setAside);
   const aside = asideCount(findings, run.setAside);

@@ -72,7 +72,7 @@ export function PrepareDialog() {
       <DialogTitle id="prepare-title" variant="h2" noWrap>
         Prepare {segment.name}
       </DialogTitle>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 340px', minHeight: 0, px: 6, gap: 5 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 360px', minHeight: 0, px: 6, gap: 5 }}>
         <Box
           component="section"
           aria-label="The segment, straight"
@@ -143,7 +143,7 @@ export function PrepareDialog() {
                 value={value}
                 label={label}
                 id={`prepare-${value}`}
-                sx={{ minHeight: 36, minWidth: 0, px: 3, textTransform: 'none' }}
+                sx={{ minHeight: 36, minWidth: 0, px: 2, textTransform: 'none' }}
               />
             ))}
           </Tabs>
