@@ -1,7 +1,10 @@
 'use client';
 
-import { Line } from '@react-three/drei';
-import { useMemo } from 'react';
+import { useThree } from '@react-three/fiber';
+import { useEffect, useLayoutEffect, useMemo, useState } from 'react';
+import { Line2 } from 'three/addons/lines/Line2.js';
+import { LineGeometry } from 'three/addons/lines/LineGeometry.js';
+import { LineMaterial } from 'three/addons/lines/LineMaterial.js';
 
 /** It goes with the path when that is dragged. */
 export const MOVES = { moves: true };
@@ -11,41 +14,53 @@ export interface PathLineProps {
   readonly colour: string;
   /** Beside the line. */
   readonly casing: string;
-  readonly isSelected: boolean;
 }
 
 /** The path of a run as a line drawn over everything. `line` = flat xyz samples. */
-export function PathLine({ line, colour, casing, isSelected }: PathLineProps) {
+export function PathLine({ line, colour, casing }: PathLineProps) {
   // From its own start, so that it is as fine far from the origin as near it.
-  const [x = 0, y = 0, z = 0] = line;
-  const points = useMemo(
-    () =>
-      Array.from(
-        { length: line.length / 3 },
-        (_, i) => [line[i * 3]! - x, line[i * 3 + 1]! - y, line[i * 3 + 2]! - z] as const,
-      ),
-    [line, x, y, z],
-  );
-  if (points.length < 2) return null;
-  const drawn = {
-    userData: MOVES,
-    position: [x, y, z] as const,
-    points: points as unknown as [number, number, number][],
-    depthTest: false,
-    transparent: true,
-    toneMapped: false,
-  };
+  const points = useMemo(() => Float32Array.from(line, (value, i) => value - line[i % 3]!), [line]);
+  if (points.length < 6) return null;
+  const [x, y, z] = line as unknown as [number, number, number];
   return (
-    <>
+    <group position={[x, y, z]}>
       {/* Light on either side tells it from the lines of a road. */}
-      {isSelected && <Line {...drawn} color={casing} lineWidth={3.4} opacity={0.6} renderOrder={9} />}
-      <Line
-        {...drawn}
-        color={colour}
-        lineWidth={isSelected ? 1.8 : 1}
-        opacity={isSelected ? 1 : 0.4}
-        renderOrder={10}
-      />
-    </>
+      <Stroke points={points} colour={casing} width={3.4} opacity={0.6} order={9} />
+      <Stroke points={points} colour={colour} width={1.8} opacity={1} order={10} />
+    </group>
+  );
+}
+
+interface StrokeProps {
+  readonly points: Float32Array;
+  readonly colour: string;
+  /** Pixels. */
+  readonly width: number;
+  readonly opacity: number;
+  readonly order: number;
+}
+
+/** drei's Line throws its material away with every change of the points, and building it again takes longer than drawing. */
+function Stroke({ points, colour, width, opacity, order }: StrokeProps) {
+  const invalidate = useThree((s) => s.invalidate);
+  const [line] = useState(
+    () => new Line2(new LineGeometry(), new LineMaterial({ depthTest: false, transparent: true, toneMapped: false })),
+  );
+  useLayoutEffect(() => {
+    const geometry = new LineGeometry().setPositions(points);
+    line.geometry = geometry;
+    invalidate();
+    return () => geometry.dispose();
+  }, [line, points, invalidate]);
+  useEffect(() => () => line.material.dispose(), [line]);
+  return (
+    <primitive
+      object={line}
+      userData={MOVES}
+      renderOrder={order}
+      material-color={colour}
+      material-linewidth={width}
+      material-opacity={opacity}
+    />
   );
 }

@@ -1,23 +1,24 @@
 'use client';
 
 import { useFrame, useThree } from '@react-three/fiber';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import type { Object3D } from 'three';
+import { Vector2, type Object3D, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
 import { useApp, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
+import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
+import { screenPicture } from './screen-picture';
 import { StillLayer } from './still-layer';
 import { useMovingRuns } from './use-moving-runs';
 
-/** Milliseconds from one picture to the next: slower ones are drawn coarser while something moves, quicker ones finer again. */
+/** Milliseconds that a picture takes: slower ones are drawn coarser while something moves, quicker ones finer again. */
 const SLOW = 80;
 const QUICK = 30;
-const COARSER = 0.7;
 const FINER = 1.25;
 /** Pixels of the picture per pixel of the page, at the least. */
-const COARSEST = 0.5;
+const COARSEST = 0.7;
 /** Priority of the frame that draws. */
 const DRAWS = 1;
 
@@ -30,6 +31,7 @@ export function Quality() {
   const isPlaying = useSession((s) => s.isPlaying);
   const isMoving = isDragging || isTurned || isPlaying;
   const share = useRef(1);
+  const shareOfMoves = useRef<number>(undefined);
   const moving = useMovingRuns();
   const { results: resultsStore } = useApp();
   const isMoved = ({ userData }: Object3D): boolean => userData.moves === true || moving.has(userData.run as string);
@@ -47,15 +49,24 @@ export function Quality() {
   }, [controls]);
 
   useEffect(() => {
+    share.current = isMoving ? (shareOfMoves.current ?? 1) : 1;
     if (isMoving) return;
     gl.shadowMap.needsUpdate = true;
-    share.current = 1;
     invalidate();
   }, [gl, isMoving, invalidate]);
 
-  const still = useRef<StillLayer>(undefined);
   const [numbers] = useState(() => new Numbers());
-  useEffect(() => () => still.current?.dispose(), []);
+  const [copy] = useState(() => new CopyPicture());
+  const [still] = useState(() => new StillLayer(copy));
+  const smooth = useRef<WebGLRenderTarget>(undefined);
+  useEffect(
+    () => () => {
+      copy.dispose();
+      still.dispose();
+      smooth.current?.dispose();
+    },
+    [copy, still],
+  );
 
   // A priority of its own: from here on the picture is drawn here and nowhere else.
   useFrame(({ scene, camera }) => {
@@ -64,21 +75,41 @@ export function Quality() {
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
     gl.shadowMap.autoUpdate = !isDragging && !isTurned && share.current === 1;
-    if (isDragging && moving.size > 0) {
-      still.current ??= new StillLayer();
-      still.current.draw(gl, scene, camera, isMoved, keyOf(resultsStore.getState().results, moving, numbers));
-      return; // quick enough as it is
+    const isSmooth = share.current === 1;
+    if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
+    const isDraggingRuns = isDragging && moving.size > 0;
+    const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';
+    const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
+    if (!isDraggingRuns) {
+      gl.render(scene, camera);
+      still.dispose();
     }
-    gl.render(scene, camera);
-    still.current?.dispose();
-    still.current = undefined;
-    if (!isMoving) return;
+    if (isSmooth) {
+      gl.setRenderTarget(null);
+      copy.draw(gl, smooth.current!);
+    }
+    if (isKeptAnew) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
-      const next = took > SLOW ? share.current * COARSER : took < QUICK ? share.current * FINER : share.current;
-      share.current = Math.min(Math.max(next, COARSEST), 1);
+      // At rest a first guess only: with the shadows it takes longer.
+      if (isMoving) share.current = shareOfMoves.current = nextShare(share.current, took);
+      else shareOfMoves.current ??= nextShare(1, took);
     });
   }, DRAWS);
   return null;
+}
+
+/** The smooth picture in the size of the view. */
+function fitting(gl: WebGLRenderer, kept: RefObject<WebGLRenderTarget | undefined>): WebGLRenderTarget {
+  const { x, y } = gl.getDrawingBufferSize(new Vector2());
+  kept.current ??= screenPicture(x, y, true);
+  kept.current.setSize(x, y);
+  return kept.current;
+}
+
+/** The time goes with the number of pixels. */
+function nextShare(share: number, took: number): number {
+  if (took > SLOW) return Math.max(share * Math.sqrt(SLOW / took), COARSEST);
+  return took < QUICK ? Math.min(share * FINER, 1) : share;
 }
 
 /** Which results are drawn of the runs that stand still. */

@@ -73,7 +73,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       frameloop="demand"
       shadows="percentage"
       dpr={[1, 2]}
-      gl={{ antialias: true, alpha: true, preserveDrawingBuffer: true }}
+      gl={{ antialias: false, alpha: true, preserveDrawingBuffer: true }}
       aria-hidden
       style={{ position: 'absolute', inset: 0 }}
     >
@@ -90,9 +90,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}
-      {own && !isResultOnly && (
-        <PathLine line={own.result.view.path.line} colour={tokens.leaf} casing={tokens.paper} isSelected />
-      )}
+      {own && !isResultOnly && <PathLine line={own.result.view.path.line} colour={tokens.leaf} casing={tokens.paper} />}
       {own && comb && !isResultOnly && (
         <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
       )}

@@ -4,6 +4,7 @@ import CenterFocusStrongOutlined from '@mui/icons-material/CenterFocusStrongOutl
 import CropFreeOutlined from '@mui/icons-material/CropFreeOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
+import { memo } from 'react';
 import { SnapButton } from './SnapButton';
 import { useApp, useSession, useSet } from '../state/app-context';
 import type { ToolName, ViewName } from '../state/session-store';
@@ -33,7 +34,7 @@ const FRAMINGS = [
 ] as const;
 
 /** What the pointer does, from where one looks, and framing. */
-export function ViewToolbar() {
+export const ViewToolbar = memo(function ViewToolbar() {
   const tool = useSession((s) => s.tool);
   const view = useSession((s) => s.view);
   const isResultOnly = useSession((s) => s.isResultOnly);
@@ -97,4 +98,4 @@ export function ViewToolbar() {
       <SnapButton />
     </Box>
   );
-}
+});

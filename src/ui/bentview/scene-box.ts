@@ -1,5 +1,6 @@
 import { add, type Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
+import type { RunView } from '../../engine/run-view';
 import type { RunResult } from '../state/results-store';
 
 export interface Sphere {
@@ -43,19 +44,28 @@ export function boundingSphere({ min, max }: SceneBox): Sphere {
 
 /** Places that a picture of some runs should show: along their paths, above and below by what they reach. */
 export function framePlaces(results: readonly RunResult[], empty = EMPTY_SCENE): Vec3[] {
-  const places: Vec3[] = [];
-  for (const { view } of results) {
-    const { line } = view.path;
-    const { min, max } = view.segment.box;
-    const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
-    const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
-    for (let i = 0; i < line.length; i += stride) {
-      const [x, y, z] = [line[i]!, line[i + 1]!, line[i + 2]!];
-      for (const dx of [-wide, wide])
-        for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
-    }
-  }
+  const places = results.flatMap(({ view }) => placesAlong(view));
   if (places.length > 0) return places;
   const { min, max } = empty;
   return [0, 1].flatMap((a) => [0, 1].map((b): Vec3 => [a ? max[0] : min[0], 0, b ? max[2] : min[2]]));
+}
+
+/** While one run is dragged those of the others stay. */
+const KNOWN = new WeakMap<RunView, readonly Vec3[]>();
+
+function placesAlong(view: RunView): readonly Vec3[] {
+  const known = KNOWN.get(view);
+  if (known) return known;
+  const places: Vec3[] = [];
+  const { line } = view.path;
+  const { min, max } = view.segment.box;
+  const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
+  const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
+  for (let i = 0; i < line.length; i += stride) {
+    const [x, y, z] = [line[i]!, line[i + 1]!, line[i + 2]!];
+    for (const dx of [-wide, wide])
+      for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
+  }
+  KNOWN.set(view, places);
+  return places;
 }

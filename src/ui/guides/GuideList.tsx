@@ -5,7 +5,7 @@ import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import VisibilityOffOutlined from '@mui/icons-material/VisibilityOffOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { Box, ButtonBase, IconButton, Tooltip, Typography } from '@mui/material';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { changeGuide, deleteGuide } from '../../project/commands/guides';
 import type { Guide } from '../../project/schema';
 import { useApp, useEdit, useProject, useSession, useSet } from '../state/app-context';
@@ -13,7 +13,7 @@ import { GuideFields } from './GuideFields';
 import { NewGuideMenu } from './NewGuideMenu';
 
 /** The guides of the project; the chosen one shows its numbers. */
-export function GuideList() {
+export const GuideList = memo(function GuideList() {
   const guides = useProject((s) => s.project.guides);
   const chosen = useSession((s) => s.guide);
   const [anchor, setAnchor] = useState<HTMLElement>();
@@ -39,7 +39,7 @@ export function GuideList() {
       {anchor && <NewGuideMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>
   );
-}
+});
 
 function GuideRow({ guide, isChosen }: { guide: Guide; isChosen: boolean }) {
   const edit = useEdit();

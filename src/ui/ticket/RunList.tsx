@@ -4,7 +4,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { moveRun } from '../../project/commands/runs';
 import { useEdit, useProject, useRun, useSession } from '../state/app-context';
@@ -17,7 +17,7 @@ const BELOW = 592;
 const LEAST = 208;
 
 /** The runs of the project; one is selected, others may be chosen beside it. */
-export function RunList() {
+export const RunList = memo(function RunList() {
   const runs = useProject((s) => s.project.runs);
   const selected = useRun();
   const more = useSession((s) => s.moreRuns);
@@ -67,4 +67,4 @@ export function RunList() {
       {anchor && <NewRunMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>
   );
-}
+});

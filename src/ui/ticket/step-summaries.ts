@@ -19,7 +19,8 @@ const STEP_OF: Readonly<Record<string, StepName>> = {
 const stepOf = (code: string): StepName => STEP_OF[code.slice(0, code.indexOf('.'))] ?? 'segment';
 
 /** A path that has no curve only because its points are still to come. */
-export const isUndrawn = ({ code, facts }: Problem): boolean => code === 'curve.too-few-points' && Number(facts.given) < 2;
+export const isUndrawn = ({ code, facts }: Problem): boolean =>
+  code === 'curve.too-few-points' && Number(facts.given) < 2;
 
 const firstSentence = (text: string): string => /^.*?[.?!](?=\s|$)/.exec(text)?.[0].slice(0, -1) ?? text;
 
