@@ -29,8 +29,9 @@ export async function main(args: readonly string[]): Promise<number> {
 }
 
 async function bake({ project: file, out, run, time, report, frames, guides }: BakeArguments): Promise<number> {
-  const opened = parseProjectFile(await readFile(file, 'utf8'));
+  const opened = await parseProjectFile(await readFile(file, 'utf8'));
   if (!opened.ok) return tell(file, opened.problems);
+  for (const warning of opened.warnings) say(`rattan: ${file}: ${problemWords(warning)}`);
   const { project, assets } = opened.value;
   const target = resolve(out);
   const name = target.slice(dirname(target).length + 1, -(extensionOf(out).length + 1));

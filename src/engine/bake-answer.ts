@@ -36,7 +36,7 @@ export async function answerBake(
   }
   const body = await readBody(request, limits.bytes);
   if (body === undefined) return refuse(413, fail('body.too-large', { most: limits.bytes }));
-  const opened = parseProjectFile(body);
+  const opened = await parseProjectFile(body);
   if (!opened.ok) return refuse(opened.problems[0]!.code === 'project.invalid' ? 422 : 400, opened);
   const { format, run, time, frames } = query.data;
   const deadline = performance.now() + limits.seconds * 1000;
@@ -63,7 +63,7 @@ export async function answerBake(
       : zipSync(Object.fromEntries(files.map((f) => [f.name, f.bytes])), { mtime: '1980-01-02' });
     const mime = isOne ? WRITERS.find((f) => f.extensions[0] === extension)!.mime : 'application/zip';
     const name = isOne ? files[0]!.name : 'rattan.zip';
-    const warning = baked.warnings.map(problemWords).join(' ');
+    const warning = [...opened.warnings, ...baked.warnings].map(problemWords).join(' ').replaceAll(/[^ -~]/g, '?'); // ISO 8859-1 at most (RFC 9110, 5.5)
     return new Response(bytes as Uint8Array<ArrayBuffer>, {
       headers: {
         'content-type': mime,

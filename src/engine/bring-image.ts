@@ -1,6 +1,7 @@
 import type { TextureSpec } from '../core/segment/finish/finish-spec';
 import { fail, ok, type Result } from '../core/math/result';
 import type { NamedBytes } from '../formats/format';
+import { assetIdOf } from '../project/asset-id';
 
 /** Most bytes of an image that is brought. */
 export const MAX_IMAGE_BYTES = 32 * 1024 * 1024;
@@ -20,7 +21,5 @@ export async function bringImage({ name, bytes }: NamedBytes): Promise<Result<Im
     return fail('image.too-large', { file: name, bytes: bytes.length, most: MAX_IMAGE_BYTES });
   const found = STARTS.find(([, at, start]) => start.every((byte, i) => bytes[at + i] === byte));
   if (!found) return fail('image.unknown', { file: name });
-  const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>));
-  const asset = [...hash].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-  return ok({ from: 'image', asset, fileName: name.slice(0, 400), mime: found[0] });
+  return ok({ from: 'image', asset: await assetIdOf(bytes), fileName: name.slice(0, 400), mime: found[0] });
 }

@@ -5,6 +5,7 @@ import { buildDocument } from '../formats/gltf-build';
 import { buildGltfIo } from '../formats/gltf-io';
 import type { NamedBytes } from '../formats/format';
 import { extensionOf, readMesh, READABLE_EXTENSIONS } from '../formats/registry';
+import { assetIdOf } from '../project/asset-id';
 import type { BroughtMesh } from './compute-api';
 
 /**
@@ -21,8 +22,7 @@ export async function bringMesh(
   const mesh = read.value;
   const bytes = await buildGltfIo().writeBinary(await buildDocument([{ name: 'Segment', mesh }]));
   onProgress(0.9);
-  const digest = await crypto.subtle.digest('SHA-256', bytes as Uint8Array<ArrayBuffer>);
-  const asset = Array.from(new Uint8Array(digest), (b) => b.toString(16).padStart(2, '0')).join('');
+  const asset = await assetIdOf(bytes);
   const fileName = (files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0])!.name;
   const brought = { asset, fileName, triangles: mesh.indices.length / 3, box: boxOf(mesh.positions) };
   return ok({ brought, bytes }, read.warnings);

@@ -59,7 +59,7 @@ describe('a finished part', () => {
     const project = setFinish(causeway(), 'kerbed-road', { ...finish, texture });
     expect(assetIdsOf(project)).toEqual([texture.asset]);
     const assets = new Map([[texture.asset, png]]);
-    const opened = unwrap(parseProjectFile(encodeProjectFile({ project, assets })));
+    const opened = unwrap(await parseProjectFile(encodeProjectFile({ project, assets })));
     expect(opened.assets.get(texture.asset)).toEqual(png);
     const withImage = new Deriver(loadFrom(assets), async (id) => assets.get(id));
     const { files } = unwrap(await bakeFiles(opened.project, withImage, 'glb', 'a', { run: 'Causeway' }));

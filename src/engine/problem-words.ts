@@ -118,7 +118,10 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `This project was saved by a newer Rattan (file version ${f.version}; this one knows ${f.known}). Update Rattan.`,
   'project.invalid': (f, path) =>
     `The value at ${path.join('.') || 'the top'} is wrong: ${f.reason}. Correct it in the file, or use an earlier copy.`,
-  'project.asset-missing': (f) => `The mesh of the segment ${f.segment} is missing from the file. Use a complete copy.`,
+  'project.asset-missing': (f) =>
+    `A mesh or image of ${f.user} is missing from the file, and was left out. Bring it again, or use a complete copy.`,
+  'project.asset-differs': (f) =>
+    `A mesh or image of ${f.user} is not the one that was saved, and was left out. Bring it again, or use a sound copy.`,
   'time.limit': (f) =>
     `The bake took longer than ${f.seconds} s and was stopped. Bake fewer runs, or use the command line.`,
   'body.too-large': (f) =>
@@ -127,7 +130,16 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
   'project.unkept': (f) =>
     `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
-  'storage.failed': (f) => `The project could not be saved: ${f.reason}. Download it under Projects to be safe.`,
+  'project.gone': () => 'This project is no longer in this browser. Open another one, or a file of it.',
+  'storage.failed': (f) => `The browser could not keep it: ${f.reason}. Download the project under Projects to be safe.`,
+  'storage.full': () =>
+    'The browser has no room left for it. Delete projects that are not needed, or download this one under Projects.',
+  'storage.newer': () =>
+    'A newer Rattan has been used in this browser, and its data cannot be read by this one. Load the page again; download what is open under Projects first.',
+  'storage.refused': () =>
+    'The browser does not let Rattan keep anything (a private window, or storage is turned off). Download the project under Projects before you close the tab.',
+  'storage.none': () =>
+    'This browser has no database, so nothing is kept. Download the project under Projects before you close the tab.',
 };
 
 /** A problem in words for people. */

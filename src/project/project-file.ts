@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fail, ok, type Problem, type Result } from '../core/math/result';
+import { assetIdOf } from './asset-id';
 import { fromBase64, toBase64 } from './base64';
 import { assetIdsOf, PROJECT_VERSION, projectSchema, type Project } from './schema';
 import { upgrade } from './upgrades';
@@ -28,16 +29,28 @@ export function encodeProjectFile({ project, assets }: OpenedProject): string {
   return JSON.stringify({ project, assets: meshes }, null, 2) + '\n';
 }
 
+/** The ids of assets that anything like a project mentions. */
+export const mentionedAssets = (project: unknown): readonly string[] => [
+  ...new Set((JSON.stringify(project) ?? '').match(/[0-9a-f]{64}/g)),
+];
+
+/** A stored project that this version does not understand, in a file of the same form, for one that does. */
+export function encodeAsItIs(project: unknown, assets: Assets): string {
+  const meshes = Object.fromEntries([...assets].map(([id, bytes]) => [id, toBase64(bytes)]));
+  return JSON.stringify({ project, assets: meshes }, null, 2) + '\n';
+}
+
 /**
- * Opens a project file. Problems: `project.too-large`, `project.not-json` with `reason`, `project.foreign`,
- * `project.newer` with `version`, `project.invalid` with `reason` and the path of the value, `project.asset-missing`.
+ * Opens a project file, with or without a byte order mark. Problems: `project.too-large`, `project.not-json` with `reason`,
+ * `project.foreign`, `project.newer` with `version`, `project.invalid` with `reason` and the path of the value. Warnings:
+ * `project.asset-missing` and `project.asset-differs` of what is left out because its bytes are not there or not those of its id.
  */
-export function parseProjectFile(text: string): Result<OpenedProject> {
+export async function parseProjectFile(text: string): Promise<Result<OpenedProject>> {
   if (text.length > MAX_PROJECT_BYTES)
     return fail('project.too-large', { bytes: text.length, most: MAX_PROJECT_BYTES });
   let value: unknown;
   try {
-    value = JSON.parse(text);
+    value = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     return fail('project.not-json', { reason: error instanceof Error ? error.message : String(error) });
   }
@@ -45,7 +58,28 @@ export function parseProjectFile(text: string): Result<OpenedProject> {
 }
 
 /** As {@link parseProjectFile}, from a value that was JSON. */
-export function parseProjectValue(value: unknown): Result<OpenedProject> {
+export async function parseProjectValue(value: unknown): Promise<Result<OpenedProject>> {
+  const parsed = parseVersioned(value);
+  if (!parsed.ok) return parsed;
+  const { project, assets } = parsed.value;
+  const sound = new Map<string, Uint8Array>();
+  const warnings: Problem[] = [];
+  for (const id of assetIdsOf(project)) {
+    const text = assets[id];
+    const bytes = text === undefined ? undefined : fromBase64(text);
+    if (bytes && (await assetIdOf(bytes)) === id) sound.set(id, bytes);
+    else warnings.push(assetProblem(project, id, bytes ? 'project.asset-differs' : 'project.asset-missing'));
+  }
+  return ok({ project, assets: sound }, warnings);
+}
+
+/** A project alone, as the browser keeps it, brought up to this version. Problems: as of {@link parseProjectFile}. */
+export function openProject(project: unknown): Result<Project> {
+  const parsed = parseVersioned({ project, assets: {} });
+  return parsed.ok ? ok(parsed.value.project) : parsed;
+}
+
+function parseVersioned(value: unknown): Result<z.infer<typeof projectFileSchema>> {
   const head = z
     .object({ project: z.object({ format: z.literal('rattan-project'), version: z.number().int() }) })
     .safeParse(value);
@@ -53,12 +87,16 @@ export function parseProjectValue(value: unknown): Result<OpenedProject> {
   const { version } = head.data.project;
   if (version > PROJECT_VERSION) return fail('project.newer', { version, known: PROJECT_VERSION });
   const parsed = projectFileSchema.safeParse(upgrade(value, version));
-  if (!parsed.success) return { ok: false, problems: parsed.error.issues.slice(0, 5).map(toProblem) };
-  const { project, assets } = parsed.data;
-  const missing = project.segments.findIndex(({ source }) => source.from === 'asset' && !(source.asset in assets));
-  if (missing >= 0)
-    return fail('project.asset-missing', { segment: project.segments[missing]!.name }, ['segments', missing]);
-  return ok({ project, assets: new Map(Object.entries(assets).map(([id, glb]) => [id, fromBase64(glb)])) });
+  return parsed.success ? ok(parsed.data) : { ok: false, problems: parsed.error.issues.slice(0, 5).map(toProblem) };
+}
+
+/** Names the first that uses an asset. */
+function assetProblem(project: Project, id: string, code: string): Problem {
+  const { segments, guides } = project;
+  const user =
+    segments.find((segment) => assetIdsOf({ segments: [segment], guides: [] }).includes(id)) ??
+    guides.find((guide) => assetIdsOf({ segments: [], guides: [guide] }).includes(id));
+  return { code, path: ['assets', id], facts: { user: user?.name ?? id } };
 }
 
 const toProblem = ({ path, message }: z.core.$ZodIssue): Problem => ({

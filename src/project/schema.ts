@@ -96,7 +96,7 @@ export const emptyProject = (projectName: string): Project => ({
 });
 
 /** Ids of the brought meshes and images that a project's segments and guides use. */
-export const assetIdsOf = (project: Project): readonly string[] => [
+export const assetIdsOf = (project: Pick<Project, 'segments' | 'guides'>): readonly string[] => [
   ...new Set([
     ...project.guides.flatMap(({ shape }) => (shape.from === 'asset' ? [shape.asset] : [])),
     ...project.segments.flatMap(({ source, finishes }) => [

@@ -33,3 +33,5 @@ const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+
 /** "12:04". */
 export const clock = (at: number): string =>
   new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+/** Bytes in megabytes, binary. */
+export const bytesText = (bytes: number): string => `${(bytes / 1048576).toFixed(bytes < 10485760 ? 1 : 0)} MB`;

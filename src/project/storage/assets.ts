@@ -1,8 +1,16 @@
 import { database } from './database';
 
+/** Where it is kept since when an asset has not been used. */
+export const unusedKey = (asset: string): string => `unused:${asset}`;
+
+/** Keeps bytes under their id. What is there already is the same, and stays. */
 export async function saveAsset(id: string, bytes: Uint8Array): Promise<void> {
-  const db = await database();
-  await db.put('assets', new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'model/gltf-binary' }), id);
+  const transaction = (await database()).transaction(['assets', 'app'], 'readwrite');
+  const assets = transaction.objectStore('assets');
+  if ((await assets.getKey(id)) === undefined)
+    await assets.add(new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'model/gltf-binary' }), id);
+  await transaction.objectStore('app').delete(unusedKey(id));
+  await transaction.done;
 }
 
 export async function loadAsset(id: string): Promise<Uint8Array | undefined> {

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { Project } from '../schema';
+import { MissingStorage } from './trouble';
 
 /** A stored project. `revision` grows by one with every save. */
 export interface StoredProject {
@@ -8,6 +9,8 @@ export interface StoredProject {
   readonly revision: number;
   /** Milliseconds since 1970. */
   readonly savedAt: number;
+  /** The tab that may save it; another one that takes it over writes its own name here. */
+  readonly writer?: string;
 }
 
 interface Stores extends DBSchema {
@@ -20,17 +23,24 @@ interface Stores extends DBSchema {
 
 let opening: Promise<IDBPDatabase<Stores>> | undefined;
 
-/** The browser's database, opened once a page or worker. */
+/** The browser's database, opened once a page or worker. Rejects with what {@link storageProblem} puts into words. */
 export function database(): Promise<IDBPDatabase<Stores>> {
+  if (typeof indexedDB === 'undefined' || indexedDB === null)
+    return Promise.reject(new MissingStorage('This browser has no database.'));
   opening ??= openDB<Stores>('rattan', 1, {
     upgrade(db) {
       db.createObjectStore('projects', { keyPath: 'id' });
       db.createObjectStore('assets');
       db.createObjectStore('app');
     },
+    blocking(_, __, event) {
+      (event.target as IDBDatabase).close(); // a newer version of the app in another tab needs it
+      opening = undefined;
+    },
     terminated() {
       opening = undefined;
     },
   });
+  opening.catch(() => (opening = undefined));
   return opening;
 }

@@ -1,5 +1,7 @@
-import { assetIdsOf, projectSchema, type Project } from '../schema';
+import { fail, ok, type Problem, type Result } from '../../core/math/result';
 import { newId } from '../new-id';
+import { openProject } from '../project-file';
+import type { Project } from '../schema';
 import { database, type StoredProject } from './database';
 
 /** A project on the shelf. */
@@ -8,21 +10,53 @@ export interface ShelfItem {
   readonly name: string;
   readonly savedAt: number;
   readonly runs: number;
+  /** Why it cannot be opened. */
+  readonly problem?: Problem;
 }
 
 export async function listProjects(): Promise<readonly ShelfItem[]> {
   const all = await (await database()).getAll('projects');
-  return all
-    .map(({ id, project, savedAt }) => ({ id, name: project.name, savedAt, runs: project.runs.length }))
-    .sort((a, b) => b.savedAt - a.savedAt);
+  return all.map(shelfItem).sort((a, b) => b.savedAt - a.savedAt);
 }
 
-/** A stored project; undefined when there is none or it cannot be understood. */
-export async function loadProject(id: string): Promise<StoredProject | undefined> {
-  const stored = await (await database()).get('projects', id);
-  const parsed = projectSchema.safeParse(stored?.project);
-  return stored && parsed.success ? { ...stored, project: parsed.data } : undefined;
+function shelfItem(stored: StoredProject): ShelfItem {
+  const read = readStored(stored);
+  const { id, savedAt } = stored;
+  if (read.ok) return { id, savedAt, name: read.value.project.name, runs: read.value.project.runs.length };
+  const name: unknown = (stored.project as Partial<Project> | undefined)?.name;
+  return {
+    id,
+    savedAt: Number(savedAt) || 0,
+    name: typeof name === 'string' ? name : id,
+    runs: 0,
+    problem: read.problems[0]!,
+  };
 }
+
+/** A record as this version understands it. Problems: `project.gone`, and those of {@link openProject}. */
+export function readStored(stored: StoredProject | undefined): Result<StoredProject> {
+  if (!stored) return fail('project.gone');
+  const opened = openProject(stored.project);
+  return opened.ok ? ok({ ...stored, project: opened.value }) : opened;
+}
+
+/** A stored project. Problems: as of {@link readStored}. */
+export const loadProject = async (id: string): Promise<Result<StoredProject>> =>
+  readStored(await (await database()).get('projects', id));
+
+/** As {@link loadProject}; from now on only `writer` saves it, also where another tab is in the middle of a save. */
+export async function claimProject(id: string, writer: string): Promise<Result<StoredProject>> {
+  const transaction = (await database()).transaction('projects', 'readwrite');
+  const read = readStored(await transaction.store.get(id));
+  const claimed = read.ok ? ok({ ...read.value, writer }) : read;
+  if (claimed.ok) await transaction.store.put(claimed.value);
+  await transaction.done;
+  return claimed;
+}
+
+/** A record just as it is, for a file of what cannot be opened. */
+export const rawProject = async (id: string): Promise<StoredProject | undefined> =>
+  (await database()).get('projects', id);
 
 export async function createProject(project: Project): Promise<StoredProject> {
   const stored: StoredProject = { id: newId(), project, revision: 1, savedAt: Date.now() };
@@ -31,39 +65,30 @@ export async function createProject(project: Project): Promise<StoredProject> {
 }
 
 /**
- * Saves over revision `revision` in one transaction: a tab killed in the middle leaves the state before. Undefined, and nothing
- * written, when somebody else has saved since.
+ * Saves over `before` in one transaction: a tab killed in the middle leaves the state before. Undefined, and nothing written, when
+ * somebody else has saved since or has taken it over. Relaxed: a killed browser loses nothing, a power cut a moment.
  */
-export async function saveProject(id: string, project: Project, revision: number): Promise<StoredProject | undefined> {
-  const db = await database();
-  const transaction = db.transaction('projects', 'readwrite');
-  const before = await transaction.store.get(id);
-  if (before && before.revision !== revision) {
+export async function saveProject(before: StoredProject, project: Project): Promise<StoredProject | undefined> {
+  const transaction = (await database()).transaction('projects', 'readwrite', { durability: 'relaxed' });
+  const { id, writer } = before;
+  const there = await transaction.store.get(id);
+  if (there && (there.revision !== before.revision || there.writer !== writer)) {
     await transaction.done;
     return undefined;
   }
-  const stored: StoredProject = { id, project, revision: revision + 1, savedAt: Date.now() };
+  const stored = { ...before, project, revision: before.revision + 1, savedAt: Date.now() };
   await transaction.store.put(stored);
   await transaction.done;
   return stored;
 }
 
-/** Takes a project off the shelf; its meshes stay until {@link dropUnusedAssets}, so that this can be taken back. */
+/** Takes a project off the shelf; its meshes stay, so that this can be taken back. */
 export async function deleteProject(id: string): Promise<void> {
   await (await database()).delete('projects', id);
 }
 
 export async function restoreProject(stored: StoredProject): Promise<void> {
   await (await database()).put('projects', stored);
-}
-
-/** Deletes the meshes that no stored project uses. For when no project is open yet. */
-export async function dropUnusedAssets(): Promise<void> {
-  const db = await database();
-  const stored = (await db.getAll('projects')).map(({ project }) => projectSchema.safeParse(project));
-  if (!stored.every(({ success }) => success)) return; // what it uses is not known
-  const used = new Set(stored.flatMap(({ data }) => assetIdsOf(data!)));
-  for (const asset of await db.getAllKeys('assets')) if (!used.has(asset)) await db.delete('assets', asset);
 }
 
 export const lastOpened = async (): Promise<string | undefined> => (await database()).get('app', 'lastOpened');

@@ -3,15 +3,18 @@ import { causeway } from '../samples';
 import { FakeLocks } from '../testing/fake-locks';
 import { emptyProject, type Project } from '../schema';
 import { PREPARE_DEFAULTS } from '../../core/segment/segment-spec';
+import { unwrap } from '../../core/testing/runs';
 import { loadAsset, loadAssets, saveAsset } from './assets';
 import { database } from './database';
+import { dropUnusedAssets } from './drop-unused';
 import {
+  claimProject,
   createProject,
   deleteProject,
-  dropUnusedAssets,
   lastOpened,
   listProjects,
   loadProject,
+  rawProject,
   rememberOpened,
   restoreProject,
   saveProject,
@@ -33,7 +36,11 @@ const using = (id: string): Project => ({
 });
 const bytes = Uint8Array.of(1, 2, 3, 250);
 
+let locks = new FakeLocks();
+
 beforeEach(async () => {
+  locks = new FakeLocks();
+  Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
   const db = await database();
   await Promise.all([db.clear('projects'), db.clear('assets'), db.clear('app')]);
 });
@@ -43,62 +50,104 @@ describe('projects in the browser', () => {
     const first = await createProject(causeway());
     await new Promise((done) => setTimeout(done, 5));
     const second = await createProject(emptyProject('Second'));
-    expect((await loadProject(first.id))!.project).toEqual(causeway());
+    expect(unwrap(await loadProject(first.id)).project).toEqual(causeway());
     expect((await listProjects()).map(({ id, runs }) => [id, runs])).toEqual([[second.id, 0], [first.id, 2]]); // prettier-ignore
     await rememberOpened(first.id);
     expect(await lastOpened()).toBe(first.id);
-    expect(await loadProject('none')).toBeUndefined();
+    expect(await loadProject('none')).toMatchObject({ problems: [{ code: 'project.gone' }] });
   });
 
   it('are saved over the revision that was read, and never over a newer one', async () => {
-    const { id, revision } = await createProject(emptyProject('One'));
-    const mine = await saveProject(id, emptyProject('Mine'), revision);
-    expect(mine).toMatchObject({ revision: revision + 1 });
-    expect(await saveProject(id, emptyProject('Late'), revision)).toBeUndefined();
-    expect((await loadProject(id))!.project.name).toBe('Mine');
+    const stored = await createProject(emptyProject('One'));
+    const mine = await saveProject(stored, emptyProject('Mine'));
+    expect(mine).toMatchObject({ revision: stored.revision + 1 });
+    expect(await saveProject(stored, emptyProject('Late'))).toBeUndefined();
+    expect(unwrap(await loadProject(stored.id)).project.name).toBe('Mine');
   });
 
-  it('that are not sound are not opened, and nothing of them is lost', async () => {
-    const { id, ...rest } = await createProject(emptyProject('Sound'));
-    const broken = { id, ...rest, project: { ...rest.project, runs: 'none' } as never };
+  it('are saved by the one who claimed them last: a save under way in the tab before is refused', async () => {
+    const { id } = await createProject(emptyProject('One'));
+    const first = unwrap(await claimProject(id, 'first'));
+    const second = unwrap(await claimProject(id, 'second'));
+    expect(await saveProject(first, emptyProject('Late'))).toBeUndefined();
+    expect(await saveProject(second, emptyProject('Second'))).toMatchObject({ writer: 'second' });
+    expect(unwrap(await loadProject(id)).project.name).toBe('Second');
+  });
+
+  it.each([
+    ['not sound', { runs: 'none' }, 'project.invalid', 'Kept'],
+    ['newer', { version: 99 }, 'project.newer', 'Kept'],
+    ['without a project', undefined, 'project.foreign', undefined],
+  ])('that are %s say so on the shelf, and nothing of them is lost', async (_, change, code, name) => {
+    const { id, ...rest } = await createProject(emptyProject('Kept'));
+    const broken = { id, ...rest, project: change && { ...rest.project, ...change } } as never;
     await restoreProject(broken);
-    expect(await loadProject(id)).toBeUndefined();
-    expect(await (await database()).get('projects', id)).toEqual(broken);
+    expect(await loadProject(id)).toMatchObject({ ok: false, problems: [{ code }] });
+    expect(await claimProject(id, 'me')).toMatchObject({ ok: false });
+    expect(await listProjects()).toMatchObject([{ id, name: name ?? id, problem: { code } }]);
+    expect(await rawProject(id)).toEqual(broken);
   });
 
   it('come back after they were deleted', async () => {
     const stored = await createProject(causeway());
     await deleteProject(stored.id);
-    expect(await loadProject(stored.id)).toBeUndefined();
+    expect(await loadProject(stored.id)).toMatchObject({ ok: false });
     await restoreProject(stored);
-    expect(await loadProject(stored.id)).toEqual(stored);
+    expect(unwrap(await loadProject(stored.id))).toEqual(stored);
   });
 });
 
 describe('brought meshes', () => {
-  it('are kept byte by byte', async () => {
+  const DAY = 24 * 3600 * 1000;
+  const there = async () => [...(await loadAssets([asset('a'), asset('b')])).keys()];
+
+  it('are kept byte by byte, and never written over', async () => {
     await saveAsset(asset('a'), bytes);
+    await saveAsset(asset('a'), Uint8Array.of(9));
     expect([...(await loadAsset(asset('a')))!]).toEqual([...bytes]);
-    expect([...(await loadAssets([asset('a'), asset('b')])).keys()]).toEqual([asset('a')]);
+    expect(await there()).toEqual([asset('a')]);
   });
 
-  it('are dropped when no project uses them, and kept while one project cannot be understood', async () => {
+  it('are dropped a day after no project uses them any more, unless one uses or brings them again', async () => {
     await saveAsset(asset('a'), bytes);
     await saveAsset(asset('b'), bytes);
-    await createProject(using(asset('a')));
+    const user = await createProject(using(asset('a')));
+    // Each time as if the only tab had just been opened.
+    const dropAt = async (time: number) => {
+      Object.defineProperty(globalThis, 'navigator', { value: { locks: new FakeLocks() }, configurable: true });
+      await dropUnusedAssets(time);
+    };
+    await dropAt(0);
+    await dropAt(0.9 * DAY);
+    expect(await there()).toHaveLength(2);
+    await saveAsset(asset('b'), bytes); // brought again: its day begins anew
+    await dropAt(1.1 * DAY);
+    expect(await there()).toHaveLength(2);
+    await deleteProject(user.id);
+    await dropAt(2 * DAY);
+    await restoreProject(user);
+    await dropAt(2.2 * DAY);
+    expect(await there()).toEqual([asset('a')]);
+  });
+
+  it('are dropped neither while another tab is open nor while one project cannot be understood', async () => {
+    await saveAsset(asset('a'), bytes);
+    await dropUnusedAssets(0); // this tab stays open
+    await dropUnusedAssets(9 * DAY);
+    expect(await there()).toHaveLength(1);
     const unsound = await createProject({ ...emptyProject('x'), version: 99 } as never);
-    await dropUnusedAssets();
-    expect((await loadAssets([asset('a'), asset('b')])).size).toBe(2);
+    Object.defineProperty(globalThis, 'navigator', { value: { locks: new FakeLocks() }, configurable: true });
+    await dropUnusedAssets(9 * DAY);
+    expect(await there()).toHaveLength(1);
     await deleteProject(unsound.id);
-    await dropUnusedAssets();
-    expect([...(await loadAssets([asset('a'), asset('b')])).keys()]).toEqual([asset('a')]);
+    Object.defineProperty(globalThis, 'navigator', { value: { locks: new FakeLocks() }, configurable: true });
+    await dropUnusedAssets(9 * DAY);
+    expect(await there()).toHaveLength(0);
   });
 });
 
 describe('the lock of a project', () => {
   it('is held by one, taken over when that is asked for, and free when it is let go', async () => {
-    const locks = new FakeLocks();
-    Object.defineProperty(globalThis, 'navigator', { value: { locks }, configurable: true });
     const lost: string[] = [];
     const ask = (name: string, takeOver = false) => lockProject('p', takeOver, () => lost.push(name));
     const first = await ask('first');

@@ -8,6 +8,7 @@ import { saltgrassLanding } from '../../project/samples';
 import { BringButton } from '../fields/BringButton';
 import { useApp, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment, isSideInDoubt } from '../state/brought-segment';
+import { tell } from '../state/tell';
 import { useNewRun } from '../state/use-new-run';
 
 /** What an empty project offers: three things to do. */
@@ -54,7 +55,7 @@ export function EmptyProject() {
           variant="outlined"
           color="secondary"
           startIcon={<LandscapeOutlined />}
-          onClick={() => void keeper.create(saltgrassLanding())}
+          onClick={() => void keeper.create(saltgrassLanding()).then(tell)}
         >
           Open the sample
         </Button>

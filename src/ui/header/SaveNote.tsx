@@ -3,6 +3,7 @@
 import { Button, Typography } from '@mui/material';
 import { clock } from '../format';
 import { useApp, useSession } from '../state/app-context';
+import { tell } from '../state/tell';
 
 /** Whether everything is stored; in a second tab, that nothing is, and what to do. */
 export function SaveNote() {
@@ -14,7 +15,7 @@ export function SaveNote() {
         <Typography role="status" color="error" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
           Open in another tab: changes here are not saved
         </Typography>
-        <Button variant="outlined" color="secondary" onClick={() => void keeper.takeOver()}>
+        <Button variant="outlined" color="secondary" onClick={() => void keeper.takeOver().then(tell)}>
           Edit here instead
         </Button>
         <Button
@@ -22,7 +23,7 @@ export function SaveNote() {
           color="secondary"
           onClick={() => {
             const { project } = document.getState();
-            void keeper.create({ ...project, name: `${project.name} (copy)` });
+            void keeper.create({ ...project, name: `${project.name} (copy)`.slice(0, 200) }).then(tell);
           }}
         >
           Keep as a copy

@@ -5,10 +5,14 @@ import FolderOpenOutlined from '@mui/icons-material/FolderOpenOutlined';
 import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
 import { Box, Button, Dialog, DialogContent, DialogTitle, TextField, Typography } from '@mui/material';
 import { useRef } from 'react';
+import type { Problem } from '../../core/math/result';
 import { renameProject } from '../../project/commands/runs';
 import { emptyProject } from '../../project/schema';
 import { saltgrassLanding } from '../../project/samples';
+import type { ShelfItem } from '../../project/storage/projects';
+import { bytesText } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { tell } from '../state/tell';
 import { ShelfRow } from './ShelfRow';
 import { useShelf } from './use-shelf';
 
@@ -19,10 +23,11 @@ export function ShelfDialog() {
   const current = useSession((s) => s.projectId);
   const name = useProject((s) => s.project.name);
   const edit = document.getState().edit;
-  const { items, actions } = useShelf();
+  const { items, usage, actions } = useShelf();
   const input = useRef<HTMLInputElement>(null);
+  const isCurrent = ({ id, savedAt }: ShelfItem) => (current === undefined ? savedAt === 0 : id === current);
   const close = () => set({ dialog: undefined });
-  const openNew = (open: Promise<void>) => void open.then(close);
+  const openNew = (open: Promise<readonly Problem[]>) => void open.then((trouble) => tell(trouble) && close());
   return (
     <Dialog open onClose={close} aria-labelledby="shelf-title" slotProps={{ paper: { sx: { width: 560 } } }}>
       <DialogTitle id="shelf-title" variant="h2">
@@ -86,14 +91,15 @@ export function ShelfDialog() {
           {items.map((item) => (
             <ShelfRow
               key={item.id}
-              item={item.id === current ? { ...item, name } : item}
-              isOpen={item.id === current}
+              item={isCurrent(item) ? { ...item, name } : item}
+              isOpen={isCurrent(item)}
               actions={actions}
             />
           ))}
         </Box>
         <Typography variant="body2" color="text.secondary">
-          Projects are kept in this browser. Download a copy of what must not be lost.
+          Projects are kept in this browser{usage !== undefined && `, ${bytesText(usage)} of them`}. Download a copy of
+          what must not be lost.
         </Typography>
       </DialogContent>
     </Dialog>

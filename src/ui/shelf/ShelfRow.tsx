@@ -4,6 +4,7 @@ import ContentCopyOutlined from '@mui/icons-material/ContentCopyOutlined';
 import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import FileDownloadOutlined from '@mui/icons-material/FileDownloadOutlined';
 import { Box, ButtonBase, IconButton, Tooltip } from '@mui/material';
+import { problemWords } from '../../engine/problem-words';
 import type { ShelfItem } from '../../project/storage/projects';
 import { plural } from '../format';
 import type { ShelfActions } from './use-shelf';
@@ -11,12 +12,14 @@ import type { ShelfActions } from './use-shelf';
 /** One project of the shelf. */
 export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: boolean; actions: ShelfActions }) {
   const icon = { fontSize: 18 };
+  const isKept = item.savedAt > 0;
+  const isSound = isKept && !item.problem;
   const buttons = [
-    { label: 'Download', act: () => actions.download(item.id), Icon: FileDownloadOutlined },
-    { label: 'Duplicate', act: () => actions.duplicate(item.id), Icon: ContentCopyOutlined },
-    { label: 'Delete', act: () => actions.remove(item), Icon: DeleteOutlineRounded },
+    { label: 'Download', act: () => actions.download(item), Icon: FileDownloadOutlined },
+    ...(isSound ? [{ label: 'Duplicate', act: () => actions.duplicate(item.id), Icon: ContentCopyOutlined }] : []),
+    ...(isKept ? [{ label: 'Delete', act: () => actions.remove(item), Icon: DeleteOutlineRounded }] : []),
   ];
-  const saved = new Date(item.savedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+  const saved = isKept && new Date(item.savedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
   return (
     <Box
       component="li"
@@ -37,8 +40,12 @@ export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: b
         </Box>
         <Box sx={{ color: 'text.secondary', fontSize: 12 }}>
           {isOpen ? 'open now, ' : ''}
-          {plural(item.runs, 'run')}, saved {saved}
+          {item.problem && isKept ? 'cannot be opened here' : plural(item.runs, 'run')}
+          {saved ? `, saved ${saved}` : ', not kept in this browser'}
         </Box>
+        {item.problem && (
+          <Box sx={{ color: 'error.main', fontSize: 12, textWrap: 'pretty' }}>{problemWords(item.problem)}</Box>
+        )}
       </ButtonBase>
       {buttons.map(({ label, act, Icon }) => (
         <Tooltip key={label} title={label}>

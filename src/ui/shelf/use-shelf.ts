@@ -1,20 +1,29 @@
 import { Button } from '@mui/material';
 import { closeSnackbar, enqueueSnackbar, type SnackbarKey } from 'notistack';
 import { createElement, useCallback, useEffect, useState } from 'react';
-import { problemWords } from '../../engine/problem-words';
-import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
-import { assetIdsOf, emptyProject } from '../../project/schema';
+import type { Problem } from '../../core/math/result';
+import {
+  encodeAsItIs,
+  encodeProjectFile,
+  mentionedAssets,
+  parseProjectFile,
+  type Assets,
+} from '../../project/project-file';
+import { assetIdsOf, emptyProject, type Project } from '../../project/schema';
 import { loadAssets, saveAsset } from '../../project/storage/assets';
 import {
   createProject,
   deleteProject,
   listProjects,
   loadProject,
+  rawProject,
   restoreProject,
   type ShelfItem,
 } from '../../project/storage/projects';
+import { storageProblem } from '../../project/storage/trouble';
 import { fileNameOf, saveBlob } from '../save-file';
 import { useApp } from '../state/app-context';
+import { tell } from '../state/tell';
 
 export interface ShelfActions {
   open(id: string): Promise<void>;
@@ -22,74 +31,111 @@ export interface ShelfActions {
   openFile(file: File): Promise<boolean>;
   duplicate(id: string): Promise<void>;
   remove(item: ShelfItem): Promise<void>;
-  download(id: string): Promise<void>;
+  /** As it is on the screen, as it is kept, or as it is where it cannot be understood. */
+  download(item: ShelfItem): Promise<void>;
 }
 
-/** The stored projects and what can be done with them. */
-export function useShelf(): { items: readonly ShelfItem[]; actions: ShelfActions } {
-  const { keeper, session } = useApp();
+/** The id of what is on the screen where nothing is kept. */
+const UNKEPT = 'unkept';
+
+/** The stored projects and what can be done with them; where nothing can be kept, what is on the screen. */
+export function useShelf(): { items: readonly ShelfItem[]; usage: number | undefined; actions: ShelfActions } {
+  const { keeper, session, document } = useApp();
   const [items, setItems] = useState<readonly ShelfItem[]>([]);
-  const refresh = useCallback(async () => {
+  const [usage, setUsage] = useState<number>();
+  const isOpen = useCallback((id: string) => id === (session.getState().projectId ?? UNKEPT), [session]);
+
+  const list = useCallback(async () => {
     await keeper.flush();
-    setItems(await listProjects());
-  }, [keeper]);
+    const { name, runs } = document.getState().project;
+    const own = { id: UNKEPT, name, savedAt: 0, runs: runs.length };
+    try {
+      const kept = await listProjects();
+      return kept.some(({ id }) => isOpen(id)) ? kept : [own, ...kept];
+    } catch (error) {
+      return [{ ...own, problem: storageProblem(error) }];
+    }
+  }, [keeper, document, isOpen]);
+  const refresh = useCallback(async () => setItems(await list()), [list]);
   useEffect(() => {
     let isLive = true;
-    void keeper
-      .flush()
-      .then(listProjects)
-      .then((list) => isLive && setItems(list));
+    void list().then((all) => isLive && setItems(all));
+    void navigator.storage?.estimate?.().then((of) => isLive && setUsage(of.usage));
     return () => {
       isLive = false;
     };
-  }, [keeper]);
+  }, [list]);
 
   const actions: ShelfActions = {
     async open(id) {
-      if (id !== session.getState().projectId) await keeper.open(id);
-      session.getState().set({ dialog: undefined });
+      if (isOpen(id) || tell(await keeper.open(id))) session.getState().set({ dialog: undefined });
     },
     async openFile(file) {
-      const opened = parseProjectFile(await file.text());
-      if (!opened.ok) {
-        for (const problem of opened.problems)
-          enqueueSnackbar(`${file.name}: ${problemWords(problem)}`, { variant: 'error' });
-        return false;
-      }
-      for (const [id, bytes] of opened.value.assets) await saveAsset(id, bytes);
-      await keeper.create(opened.value.project);
+      const opened = await parseProjectFile(await file.text());
+      if (!opened.ok) return tell(opened.problems, file.name);
+      const { project, assets } = opened.value;
+      const trouble = (await saveAll(assets)) ?? (await keeper.create(project));
+      if (!tell(trouble, file.name)) return false;
+      tell(opened.warnings, file.name);
       return true;
     },
     async duplicate(id) {
-      const stored = await loadProject(id);
-      if (stored) await createProject({ ...stored.project, name: `${stored.project.name} (copy)`.slice(0, 200) });
+      const read = await loadProject(id);
+      if (!read.ok) return void tell(read.problems);
+      const { project } = read.value;
+      await createProject({ ...project, name: `${project.name} (copy)`.slice(0, 200) }).catch((error: unknown) =>
+        tell([storageProblem(error)]),
+      );
       await refresh();
     },
     async remove({ id, name }) {
       await keeper.flush();
-      const stored = await loadProject(id);
-      if (id === session.getState().projectId) {
-        const next = items.find((item) => item.id !== id);
-        await (next ? keeper.open(next.id) : keeper.create(emptyProject('Untitled')));
+      const stored = await rawProject(id);
+      if (isOpen(id)) {
+        const next = items.find((item) => item.id !== id && !item.problem);
+        const left = next ? await keeper.open(next.id, true) : await keeper.create(emptyProject('Untitled'), true);
+        if (!tell(left)) return;
       }
       await deleteProject(id);
       await refresh();
       const takeBack = async (key: SnackbarKey) => {
         closeSnackbar(key);
-        if (stored) await restoreProject(stored);
+        if (stored) await restoreProject(stored).catch((error: unknown) => tell([storageProblem(error)]));
         await refresh();
       };
       enqueueSnackbar(`${name} deleted`, {
         action: (key) => createElement(Button, { color: 'inherit', onClick: () => void takeBack(key) }, 'Undo'),
       });
     },
-    async download(id) {
-      const stored = await loadProject(id);
-      if (!stored) return;
-      const assets = await loadAssets(assetIdsOf(stored.project));
-      const text = encodeProjectFile({ project: stored.project, assets });
-      saveBlob(new Blob([text], { type: 'application/json' }), `${fileNameOf(stored.project.name)}.json`);
+    async download({ id, name }) {
+      if (isOpen(id)) return save(document.getState().project);
+      const read = await loadProject(id);
+      if (read.ok) return save(read.value.project);
+      const raw = await rawProject(id);
+      saveText(encodeAsItIs(raw?.project, await loadAssets(mentionedAssets(raw?.project))), name);
     },
   };
-  return { items, actions };
+  return { items, usage, actions };
+}
+
+/** Saves a project as a file; where its meshes cannot be read from the browser, without them, and says so. */
+async function save(project: Project): Promise<void> {
+  const assets = await loadAssets(assetIdsOf(project)).catch((error: unknown) => {
+    tell([storageProblem(error)]);
+    return new Map<string, Uint8Array>();
+  });
+  saveText(encodeProjectFile({ project, assets }), project.name);
+}
+
+const saveText = (text: string, name: string): void =>
+  saveBlob(new Blob([text], { type: 'application/json' }), `${fileNameOf(name)}.json`);
+
+/** Keeps the assets of a file; what stood in the way, if anything did. */
+async function saveAll(assets: Assets): Promise<readonly Problem[] | undefined> {
+  try {
+    for (const [id, bytes] of assets) await saveAsset(id, bytes);
+    return undefined;
+  } catch (error) {
+    return [storageProblem(error)];
+  }
 }

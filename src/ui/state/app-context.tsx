@@ -10,6 +10,7 @@ import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
 import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
+import { tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
 /** The stores and services of one mounted app. */
@@ -43,7 +44,11 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const loop = new ComputeLoop({ document, session, results }, viewer, onCrash);
     let isLive = true;
     keeper.start().then(
-      () => isLive && setServices({ document, session, results, keeper, baker }),
+      (trouble) => {
+        if (!isLive) return;
+        tell(trouble);
+        setServices({ document, session, results, keeper, baker });
+      },
       (error: unknown) => enqueueSnackbar(String(error), { variant: 'error', persist: true }),
     );
     return () => {

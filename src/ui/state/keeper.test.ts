@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
+import { unwrap } from '../../core/testing/runs';
 import { database } from '../../project/storage/database';
-import { createProject, loadProject, saveProject } from '../../project/storage/projects';
+import { createProject, listProjects, loadProject, restoreProject, saveProject } from '../../project/storage/projects';
 import { FakeLocks } from '../../project/testing/fake-locks';
 import { emptyProject } from '../../project/schema';
 import { renameProject } from '../../project/commands/runs';
@@ -27,7 +28,7 @@ function start() {
   const session = createSessionStore();
   const keeper = new Keeper(document, session);
   const rename = (name: string) => document.getState().edit((p) => renameProject(p, name));
-  const stored = async () => (await loadProject(session.getState().projectId!))!;
+  const stored = async () => unwrap(await loadProject(session.getState().projectId!));
   return { document, session, keeper, rename, stored, save: () => session.getState().save.kind };
 }
 
@@ -84,8 +85,7 @@ describe('Keeper', () => {
   it('writes nothing over what somebody else has saved since', async () => {
     const { keeper, rename, stored, save } = start();
     await keeper.start();
-    const { id, revision } = await stored();
-    await saveProject(id, emptyProject('Theirs'), revision);
+    await saveProject(await stored(), emptyProject('Theirs'));
     rename('Mine');
     await keeper.flush();
     expect((await stored()).project.name).toBe('Theirs');
@@ -129,6 +129,95 @@ describe('Keeper', () => {
     expect((await two.stored()).project.name).toBe('From the second');
     one.keeper.close();
     two.keeper.close();
+  });
+
+  it('saves the first edit at once and then every half second while one goes on editing', async () => {
+    const { keeper, rename, stored } = start();
+    await keeper.start();
+    const sleep = (ms: number) => new Promise((done) => setTimeout(done, ms));
+    const late: number[] = [];
+    const begun = performance.now();
+    for (let k = 0; k < 24; k++) {
+      rename(String(Math.round(performance.now() - begun)));
+      await sleep(50);
+      if (k > 0) late.push(performance.now() - begun - Number((await stored()).project.name));
+    }
+    expect(late[0]).toBeLessThan(250);
+    expect(Math.max(...late)).toBeLessThan(800); // half a second, and what a busy machine adds
+    expect((await stored()).revision).toBeLessThan(8); // not at every one of the 24 edits
+    keeper.close();
+  });
+
+  it('says that there is no room, keeps what is open, and saves it when there is', async () => {
+    const { keeper, rename, document, save, session, stored } = start();
+    await keeper.start();
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    rename('No room');
+    await keeper.flush();
+    expect(session.getState().save).toMatchObject({ kind: 'failed', reason: expect.stringMatching(/no room left/) });
+    const full = [{ code: 'storage.full' }];
+    expect(await keeper.create(emptyProject('Other'))).toMatchObject(full);
+    expect(document.getState().project.name).toBe('No room');
+    IDBObjectStore.prototype.put = put;
+    const other = await createProject(emptyProject('Other'));
+    rename('Room again');
+    await keeper.flush();
+    expect([save(), (await stored()).project.name]).toEqual(['saved', 'Room again']);
+    expect(await keeper.open(other.id)).toEqual([]);
+    keeper.close();
+  });
+
+  it('opens an empty project that is not kept where the browser keeps nothing, and says why', async () => {
+    const { indexedDB } = globalThis;
+    Object.assign(globalThis, { indexedDB: undefined });
+    const { keeper, rename, document, session } = start();
+    expect(await keeper.start()).toMatchObject([{ code: 'storage.none' }]);
+    rename('On the screen');
+    await keeper.flush();
+    expect(document.getState().project.name).toBe('On the screen');
+    expect(session.getState()).toMatchObject({ projectId: undefined, save: { kind: 'failed' } });
+    Object.assign(globalThis, { indexedDB });
+    keeper.close();
+  });
+
+  it('says why what was open last does not open, and leaves it where it is', async () => {
+    const first = start();
+    await first.keeper.start();
+    await restoreProject({
+      ...(await first.stored()),
+      project: { ...emptyProject('From tomorrow'), version: 99 } as never,
+    });
+    first.keeper.close();
+    await new Promise((done) => setTimeout(done, 10));
+    const again = start();
+    expect(await again.keeper.start()).toMatchObject([{ code: 'project.newer' }]);
+    expect((await listProjects()).map(({ name }) => name).sort()).toEqual(['From tomorrow', 'Untitled']);
+    again.keeper.close();
+  });
+
+  it('never says that it saved what another tab has taken over in the meantime', async () => {
+    for (let pause = 0; pause < 12; pause++) {
+      const one = start();
+      await one.keeper.start();
+      const two = start();
+      await two.keeper.start();
+      one.rename(`Edit ${pause}`);
+      const saving = one.keeper.flush();
+      for (let k = 0; k < pause; k++) await new Promise((done) => setImmediate(done));
+      const taken = two.keeper.takeOver();
+      await Promise.all([saving, taken]);
+      await new Promise((done) => setTimeout(done, 5));
+      expect([one.save(), two.save()]).toEqual(['elsewhere', 'saved']);
+      two.rename('Goes on');
+      await two.keeper.flush();
+      expect([two.save(), (await two.stored()).project.name]).toEqual(['saved', 'Goes on']);
+      one.keeper.close();
+      two.keeper.close();
+      await new Promise((done) => setTimeout(done, 5));
+    }
   });
 
   it('opens another project with nothing left of the one before', async () => {

@@ -1,29 +1,46 @@
+import { fail, type Problem } from '../../core/math/result';
 import { problemWords } from '../../engine/problem-words';
 import { emptyProject, type Project } from '../../project/schema';
 import { causeway, saltgrassLanding } from '../../project/samples';
+import { newId } from '../../project/new-id';
+import { unkept } from '../../project/project-file';
+import type { StoredProject } from '../../project/storage/database';
+import { dropUnusedAssets } from '../../project/storage/drop-unused';
 import {
+  claimProject,
   createProject,
-  dropUnusedAssets,
   lastOpened,
   loadProject,
   rememberOpened,
   saveProject,
 } from '../../project/storage/projects';
-import { unkept } from '../../project/project-file';
-import type { StoredProject } from '../../project/storage/database';
 import { lockProject, type TabLock } from '../../project/storage/tab-lock';
+import { storageProblem } from '../../project/storage/trouble';
 import type { DocumentStore } from './document-store';
-import type { SessionStore } from './session-store';
+import type { SaveState, SessionStore } from './session-store';
 
-const SAVE_AFTER = 300; // milliseconds of quiet
+/** Milliseconds between the beginnings of two saves while edits go on, at the least; the first edit is saved at once. */
+const SAVE_EVERY = 500;
+/** Saves take this share of the time at most, where a project is so large that checking it takes long. */
+const SAVE_SHARE = 0.25;
+/** Milliseconds after which a save that failed is tried again. */
+const RETRY_AFTER = 5000;
+
+/** What stood in the way; nothing where all went well. */
+type Trouble = readonly Problem[];
 
 /** Opens projects from the browser's storage and saves every change, as long as this tab has the project's lock. */
 export class Keeper {
   readonly #document: DocumentStore;
   readonly #session: SessionStore;
+  readonly #writer = newId();
+  /** Undefined = nothing is kept, because the browser cannot. */
   #stored: StoredProject | undefined;
   #lock: TabLock | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #notBefore = 0;
+  /** Why the newest state is not kept. */
+  #unsaved: Problem | undefined;
   #saving: Promise<void> = Promise.resolve();
   readonly #stop: () => void;
 
@@ -36,45 +53,52 @@ export class Keeper {
     });
     window.addEventListener('pagehide', onHide);
     window.addEventListener('visibilitychange', onHide);
+    const onLeave = (event: Event) => this.#session.getState().save.kind === 'failed' && event.preventDefault();
+    window.addEventListener('beforeunload', onLeave);
     this.#stop = () => {
       unsubscribe();
       window.removeEventListener('pagehide', onHide);
       window.removeEventListener('visibilitychange', onHide);
+      window.removeEventListener('beforeunload', onLeave);
     };
   }
 
-  /** Opens what was open last; with `?sample` in the address the sample, or only its causeway with `?sample=causeway`. */
-  async start(): Promise<void> {
-    await dropUnusedAssets();
+  /**
+   * Opens what was open last; with `?sample` in the address the sample, or only its causeway with `?sample=causeway`. Where nothing
+   * can be kept the project is open all the same, and the save note says why.
+   */
+  async start(): Promise<Trouble> {
     const sample = new URLSearchParams(window.location.search).get('sample');
-    const id = await lastOpened();
-    const stored = id === undefined ? undefined : await loadProject(id);
-    // The sample comes beside what is there; asked for again it is the same one, as it was left.
-    if (sample !== null) {
-      const wanted = sample === 'causeway' ? causeway() : saltgrassLanding();
-      if (stored && isSample(stored.project, wanted)) return this.#show(stored);
-      return this.create(wanted);
+    const wanted = sample === null ? undefined : sample === 'causeway' ? causeway() : saltgrassLanding();
+    try {
+      await dropUnusedAssets();
+      const id = await lastOpened();
+      const last = id === undefined ? fail('project.gone') : await loadProject(id);
+      const isWanted = last.ok && (!wanted || isSample(last.value.project, wanted));
+      // The sample comes beside what is there; asked for again it is the same one, as it was left.
+      if (isWanted) return await this.open(last.value.id);
+      await this.#make(wanted ?? emptyProject('Untitled'));
+      return last.ok || wanted ? [] : last.problems.filter(({ code }) => code !== 'project.gone');
+    } catch (error) {
+      this.#showUnkept(wanted ?? emptyProject('Untitled'), storageProblem(error));
+      return [storageProblem(error)];
     }
-    if (stored) await this.#show(stored);
-    else await this.create(emptyProject('Untitled'));
   }
 
-  async open(id: string): Promise<void> {
-    await this.flush();
-    const stored = await loadProject(id);
-    if (stored) await this.#show(stored);
+  /** Opens a stored project; one that cannot be opened leaves open what is. `isGivenUp` = what is open need not be kept. */
+  open(id: string, isGivenUp = false): Promise<Trouble> {
+    return this.#guarded(() => this.#open(id, false), isGivenUp);
   }
 
-  async create(project: Project): Promise<void> {
-    await this.flush();
-    await this.#show(await createProject(project));
+  /** Keeps a new project and opens it. */
+  create(project: Project, isGivenUp = false): Promise<Trouble> {
+    return this.#guarded(() => this.#make(project), isGivenUp);
   }
 
   /** Takes the project over from the other tab, as that one saved it. */
-  async takeOver(): Promise<void> {
+  takeOver(): Promise<Trouble> {
     const id = this.#stored?.id;
-    const stored = id === undefined ? undefined : await loadProject(id);
-    if (stored) await this.#show(stored, true);
+    return this.#guarded(async () => (id === undefined ? [] : this.#open(id, true)));
   }
 
   async flush(): Promise<void> {
@@ -88,24 +112,50 @@ export class Keeper {
     void this.flush().then(() => this.#lock?.release());
   }
 
-  async #show(stored: StoredProject, takeOver = false): Promise<void> {
+  async #guarded(act: () => Promise<Trouble>, isGivenUp = false): Promise<Trouble> {
+    try {
+      await this.flush();
+      return this.#unsaved && !isGivenUp ? [this.#unsaved] : await act();
+    } catch (error) {
+      return [storageProblem(error)];
+    }
+  }
+
+  async #make(project: Project): Promise<Trouble> {
+    return this.#open((await createProject(project)).id, false);
+  }
+
+  async #open(id: string, takeOver: boolean): Promise<Trouble> {
+    const read = await loadProject(id);
+    if (!read.ok) return read.problems;
     this.#lock?.release();
     this.#stored = undefined;
-    this.#lock = await lockProject(stored.id, takeOver, () =>
-      this.#session.getState().set({ save: { kind: 'elsewhere' } }),
-    );
+    this.#lock = await lockProject(id, takeOver, () => this.#session.getState().set({ save: { kind: 'elsewhere' } }));
+    // Once it has the lock: a save of the tab before may just have ended.
+    const claimed = this.#lock.isHeld ? await claimProject(id, this.#writer) : read;
+    if (!claimed.ok) return claimed.problems;
+    const stored = claimed.value;
     this.#stored = stored;
-    await rememberOpened(stored.id);
-    this.#document.getState().open(stored.project);
+    this.#show(stored.project, id, this.#lock.isHeld ? { kind: 'saved', at: stored.savedAt } : { kind: 'elsewhere' });
+    await rememberOpened(id);
+    return [];
+  }
+
+  #showUnkept(project: Project, problem: Problem): void {
+    this.#show(project, undefined, { kind: 'failed', reason: problemWords(problem) });
+  }
+
+  #fail(problem: Problem): void {
+    this.#unsaved = problem;
+    this.#session.getState().set({ save: { kind: 'failed', reason: problemWords(problem) } });
+  }
+
+  #show(project: Project, projectId: string | undefined, save: SaveState): void {
+    this.#unsaved = undefined;
+    this.#document.getState().open(project);
     this.#session.getState().set({
-      projectId: stored.id,
-      run: stored.project.runs[0]?.id,
-      point: undefined,
-      tool: 'shape',
-      time: undefined,
-      isPlaying: false,
-      finding: undefined,
-      save: this.#lock.isHeld ? { kind: 'saved', at: stored.savedAt } : { kind: 'elsewhere' },
+      ...{ projectId, save, run: project.runs[0]?.id, point: undefined, tool: 'shape' },
+      ...{ time: undefined, isPlaying: false, finding: undefined },
     });
     this.#session.getState().frame('all');
   }
@@ -114,28 +164,43 @@ export class Keeper {
     if (!this.#stored || this.#session.getState().save.kind === 'elsewhere') return;
     if (this.#document.getState().project === this.#stored.project) return;
     this.#session.getState().set({ save: { kind: 'saving' } });
-    clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.flush(), SAVE_AFTER);
+    this.#timer ??= setTimeout(() => void this.flush(), this.#notBefore - performance.now());
   }
 
   async #save(): Promise<void> {
     const { project } = this.#document.getState();
     const before = this.#stored;
-    const { set, save } = this.#session.getState();
-    if (!before || project === before.project || save.kind === 'elsewhere') return;
+    const { set } = this.#session.getState();
+    const isElsewhere = () => this.#session.getState().save.kind === 'elsewhere';
+    if (!before || project === before.project || isElsewhere()) return;
+    const begun = performance.now();
     // What could not be opened again is never written over what can.
     const wrong = unkept(project);
-    if (wrong) return set({ save: { kind: 'failed', reason: problemWords(wrong) } });
+    if (wrong) return this.#fail(wrong);
+    this.#notBefore = begun + Math.max(SAVE_EVERY, (performance.now() - begun) / SAVE_SHARE);
     try {
-      const stored = await saveProject(before.id, project, before.revision);
+      const stored = await saveProject(before, project);
+      if (this.#stored !== before || isElsewhere()) return; // meanwhile another one was opened, or another tab has it
       if (!stored) return set({ save: { kind: 'elsewhere' } });
       this.#stored = stored;
+      this.#unsaved = undefined;
+      askToStay();
       if (this.#document.getState().project === project) set({ save: { kind: 'saved', at: stored.savedAt } });
+      else this.#schedule();
     } catch (error) {
-      const reason = error instanceof Error ? error.message : String(error);
-      set({ save: { kind: 'failed', reason: problemWords({ code: 'storage.failed', path: [], facts: { reason } }) } });
+      if (isElsewhere()) return;
+      this.#fail(storageProblem(error));
+      this.#timer ??= setTimeout(() => void this.flush(), RETRY_AFTER);
     }
   }
+}
+
+let hasAsked = false;
+
+/** Asks the browser, once something is worth it, not to drop what is kept when the disk gets full. */
+function askToStay(): void {
+  if (!hasAsked) void navigator.storage?.persist?.().catch(() => {});
+  hasAsked = true;
 }
 
 /** Whether a project began as this sample: by its name, and whether it is the whole landing or the causeway alone. */
