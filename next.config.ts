@@ -17,10 +17,17 @@ const policy = [
   "frame-ancestors 'none'",
 ].join('; ');
 
+/** Nothing of the machine is used but the screen, the pointer and the keys. */
+const NO_FEATURES = ['camera', 'geolocation', 'microphone', 'payment', 'usb', 'serial', 'bluetooth', 'display-capture']
+  .map((feature) => `${feature}=()`)
+  .join(', ');
+
 const config: NextConfig = {
   reactStrictMode: false, // opening the last project must happen once
   poweredByHeader: false,
   devIndicators: false,
+  images: { unoptimized: true }, // no route that works on images
+  serverExternalPackages: ['piscina'],
   distDir: process.env.RATTAN_DIST ?? '.next',
   headers: async () => [
     {
@@ -29,6 +36,8 @@ const config: NextConfig = {
         { key: 'Content-Security-Policy', value: policy },
         { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
         { key: 'Cross-Origin-Embedder-Policy', value: 'require-corp' },
+        { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+        { key: 'Permissions-Policy', value: NO_FEATURES },
         { key: 'X-Content-Type-Options', value: 'nosniff' },
         { key: 'Referrer-Policy', value: 'no-referrer' },
       ],

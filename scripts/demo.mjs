@@ -18,10 +18,14 @@ async function freePort(port) {
 }
 
 const port = await freePort(Number(process.env.PORT ?? 3000));
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-p', String(port)], {
-  cwd: ROOT,
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
+const server = spawn(
+  process.execPath,
+  ['node_modules/next/dist/bin/next', 'start', '-H', process.env.HOST ?? 'localhost', '-p', String(port)],
+  {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  },
+);
 server.stdout.on('data', (chunk) => {
   if (String(chunk).includes('Ready')) {
     console.log(`\nRattan is ready: http://localhost:${port}/?sample\nStop it with Ctrl C.`);

@@ -8,7 +8,6 @@ import { encodeProjectFile } from '../project/project-file';
 import { movePoint } from '../project/commands/paths';
 import { causeway, saltgrassLanding } from '../project/samples';
 import { emptyProject, type Project } from '../project/schema';
-import { answerBake } from './bake-answer';
 import { BENDING_SHARE, bakeFiles, bakeProject, loadFrom } from './bake';
 import { bringMesh } from './bring-mesh';
 import { Deriver } from './derive';
@@ -158,48 +157,6 @@ describe('bakeProject', () => {
     const without = await bakeProject({ ...project, segments }, deriver());
     expect(without).toMatchObject({ ok: false, problems: [{ code: 'asset.missing', path: ['runs', 0] }] });
     if (!without.ok) expect(problemWords(without.problems[0]!)).toContain('Causeway');
-  });
-});
-
-describe('POST /api/bake', () => {
-  const body = encodeProjectFile({ project: causeway(), assets: new Map() });
-  const ask = (query: string, text = body, limits?: { bytes: number; seconds: number }) =>
-    answerBake(new Request(`http://localhost/api/bake${query}`, { method: 'POST', body: text }), limits);
-
-  it('answers with a GLB, a zip of an OBJ with its materials, or a report', async () => {
-    const glb = await ask('');
-    expect(glb.headers.get('content-type')).toBe('model/gltf-binary');
-    expect(
-      Buffer.from(await glb.arrayBuffer())
-        .subarray(0, 4)
-        .toString(),
-    ).toBe('glTF');
-    expect((await ask('?format=obj')).headers.get('content-type')).toBe('application/zip');
-    const report = await (await ask('?format=report&run=Causeway&frames=3')).json();
-    expect(report).toMatchObject({ project: 'Saltgrass Landing', runs: [{ run: 'Causeway' }] });
-    expect(report.runs[0].frames).toHaveLength(3);
-  });
-
-  it.each([
-    ['?format=png', body, 400, 'query.invalid'],
-    ['?colour=red', body, 400, 'query.invalid'],
-    ['', 'not json', 400, 'project.not-json'],
-    ['', '{}', 400, 'project.foreign'],
-    ['', body.replace('"visible": true', '"visible": 7'), 422, 'project.invalid'],
-    ['?run=Nowhere', body, 422, 'run.unknown'],
-  ])('refuses %s clearly', async (query, text, status, code) => {
-    const answer = await ask(query, text);
-    expect(answer.status).toBe(status);
-    const { problems } = await answer.json();
-    expect(problems[0]).toMatchObject({ code });
-    expect(problems[0].message.length).toBeGreaterThan(20);
-  });
-
-  it('keeps to its limits of size and time', async () => {
-    expect((await ask('', body, { bytes: 100, seconds: 30 })).status).toBe(413);
-    const late = await ask('', body, { bytes: 1e6, seconds: 0 });
-    expect(late.status).toBe(422);
-    expect((await late.json()).problems[0].code).toBe('time.limit');
   });
 });
 

@@ -126,12 +126,20 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `The bake took longer than ${f.seconds} s and was stopped. Bake fewer runs, or use the command line.`,
   'body.too-large': (f) =>
     `The body is larger than ${megabytes(f.most)}. Use the command line for a project of this size.`,
+  'bake.busy': (f) => `Too many bakes are under way. Ask again in ${f.seconds} s, or use the command line.`,
+  'bake.too-large': () =>
+    'The bake needs more memory than the server gives to one. Bake fewer runs, or use the command line.',
+  'body.broken': () => 'The upload ended before it was complete. Send it again.',
+  'request.foreign': () =>
+    'This server bakes for its own pages and for programs on this machine only. Call it as localhost, or name its host in RATTAN_HOSTS.',
+  'request.type': () => 'The body must be a project file, sent with content-type: application/json.',
   'query.invalid': (f) => `The query value ${f.key} is wrong: ${f.reason}.`,
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
   'project.unkept': (f) =>
     `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
   'project.gone': () => 'This project is no longer in this browser. Open another one, or a file of it.',
-  'storage.failed': (f) => `The browser could not keep it: ${f.reason}. Download the project under Projects to be safe.`,
+  'storage.failed': (f) =>
+    `The browser could not keep it: ${f.reason}. Download the project under Projects to be safe.`,
   'storage.full': () =>
     'The browser has no room left for it. Delete projects that are not needed, or download this one under Projects.',
   'storage.newer': () =>

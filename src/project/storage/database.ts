@@ -10,7 +10,7 @@ export interface StoredProject {
   /** Milliseconds since 1970. */
   readonly savedAt: number;
   /** The tab that may save it; another one that takes it over writes its own name here. */
-  readonly writer?: string;
+  readonly writer?: string | undefined;
 }
 
 interface Stores extends DBSchema {

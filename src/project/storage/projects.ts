@@ -64,22 +64,22 @@ export async function createProject(project: Project): Promise<StoredProject> {
   return stored;
 }
 
+/** What a tab saves with: the project's id and its own name as the one that may. */
+export type Ticket = Pick<StoredProject, 'id' | 'writer'>;
+
 /**
- * Saves over `before` in one transaction: a tab killed in the middle leaves the state before. Undefined, and nothing written, when
- * somebody else has saved since or has taken it over. Relaxed: a killed browser loses nothing, a power cut a moment.
+ * Saves in one transaction: a tab killed in the middle leaves the state before. Gives the time of the save, milliseconds since
+ * 1970; undefined, and nothing written, when another tab has claimed the project. Relaxed: what is written survives that the browser is killed.
  */
-export async function saveProject(before: StoredProject, project: Project): Promise<StoredProject | undefined> {
+export async function saveProject({ id, writer }: Ticket, project: Project): Promise<number | undefined> {
   const transaction = (await database()).transaction('projects', 'readwrite', { durability: 'relaxed' });
-  const { id, writer } = before;
   const there = await transaction.store.get(id);
-  if (there && (there.revision !== before.revision || there.writer !== writer)) {
-    await transaction.done;
-    return undefined;
-  }
-  const stored = { ...before, project, revision: before.revision + 1, savedAt: Date.now() };
-  await transaction.store.put(stored);
+  const isMine = !there || there.writer === writer;
+  const savedAt = Date.now();
+  const stored = { id, writer, project, savedAt, revision: (there?.revision ?? 0) + 1 };
+  if (isMine) await transaction.store.put(stored as StoredProject);
   await transaction.done;
-  return stored;
+  return isMine ? savedAt : undefined;
 }
 
 /** Takes a project off the shelf; its meshes stay, so that this can be taken back. */

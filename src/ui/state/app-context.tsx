@@ -5,6 +5,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
+import { startSaver } from '../../project/storage/saver';
 import type { Run } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
@@ -32,7 +33,8 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const document = createDocumentStore();
     const session = createSessionStore();
     const results = createResultsStore();
-    const keeper = new Keeper(document, session);
+    const saver = startSaver();
+    const keeper = new Keeper(document, session, saver.save);
     const viewer = new ComputeClient();
     const baker = new ComputeClient();
     const onCrash = () => {
@@ -54,7 +56,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     return () => {
       isLive = false;
       loop.close();
-      keeper.close();
+      void keeper.close().then(saver.close);
       viewer.close();
       baker.close();
     };

@@ -1,7 +1,14 @@
 import 'fake-indexeddb/auto';
 import { unwrap } from '../../core/testing/runs';
 import { database } from '../../project/storage/database';
-import { createProject, listProjects, loadProject, restoreProject, saveProject } from '../../project/storage/projects';
+import {
+  claimProject,
+  createProject,
+  listProjects,
+  loadProject,
+  restoreProject,
+  saveProject,
+} from '../../project/storage/projects';
 import { FakeLocks } from '../../project/testing/fake-locks';
 import { emptyProject } from '../../project/schema';
 import { renameProject } from '../../project/commands/runs';
@@ -39,19 +46,19 @@ describe('Keeper', () => {
     expect(first.document.getState().project).toMatchObject({ name: 'Untitled', runs: [] });
     first.rename('Mine');
     await first.keeper.flush();
-    first.keeper.close();
+    void first.keeper.close();
     await new Promise((done) => setTimeout(done, 10));
     const again = start();
     await again.keeper.start();
     expect(again.document.getState().project.name).toBe('Mine');
     expect(again.save()).toBe('saved');
-    again.keeper.close();
+    void again.keeper.close();
     await (await database()).clear('app');
     Object.assign(globalThis, { window: page('?sample=causeway') });
     const sample = start();
     await sample.keeper.start();
     expect(sample.document.getState().project.runs).toHaveLength(2);
-    sample.keeper.close();
+    void sample.keeper.close();
   });
 
   it('saves what was edited during a save as well', async () => {
@@ -66,7 +73,7 @@ describe('Keeper', () => {
     await keeper.flush();
     expect((await stored()).project.name).toBe('Second');
     expect(save()).toBe('saved');
-    keeper.close();
+    void keeper.close();
   });
 
   it('saves by itself after a while, and when the page is hidden', async () => {
@@ -79,13 +86,13 @@ describe('Keeper', () => {
     window.dispatchEvent(new Event('pagehide'));
     await new Promise((done) => setTimeout(done, 50));
     expect((await stored()).project.name).toBe('Hidden');
-    keeper.close();
+    void keeper.close();
   });
 
   it('writes nothing over what somebody else has saved since', async () => {
     const { keeper, rename, stored, save } = start();
     await keeper.start();
-    await saveProject(await stored(), emptyProject('Theirs'));
+    await saveProject(unwrap(await claimProject((await stored()).id, 'they')), emptyProject('Theirs'));
     rename('Mine');
     await keeper.flush();
     expect((await stored()).project.name).toBe('Theirs');
@@ -93,7 +100,7 @@ describe('Keeper', () => {
     rename('Mine again');
     await keeper.flush();
     expect((await stored()).project.name).toBe('Theirs');
-    keeper.close();
+    void keeper.close();
   });
 
   it('keeps the last good state of a project that is not sound, and says so', async () => {
@@ -106,7 +113,7 @@ describe('Keeper', () => {
     expect(save()).toBe('failed');
     expect((session.getState().save as { reason: string }).reason).toMatch(/Not saved/);
     expect((await stored()).project.name).toBe('Good');
-    keeper.close();
+    void keeper.close();
   });
 
   it('lets one tab save: the other takes over, and the first one says so', async () => {
@@ -127,8 +134,8 @@ describe('Keeper', () => {
     two.rename('From the second');
     await two.keeper.flush();
     expect((await two.stored()).project.name).toBe('From the second');
-    one.keeper.close();
-    two.keeper.close();
+    void one.keeper.close();
+    void two.keeper.close();
   });
 
   it('saves the first edit at once and then every half second while one goes on editing', async () => {
@@ -145,7 +152,7 @@ describe('Keeper', () => {
     expect(late[0]).toBeLessThan(250);
     expect(Math.max(...late)).toBeLessThan(800); // half a second, and what a busy machine adds
     expect((await stored()).revision).toBeLessThan(8); // not at every one of the 24 edits
-    keeper.close();
+    void keeper.close();
   });
 
   it('says that there is no room, keeps what is open, and saves it when there is', async () => {
@@ -167,7 +174,7 @@ describe('Keeper', () => {
     await keeper.flush();
     expect([save(), (await stored()).project.name]).toEqual(['saved', 'Room again']);
     expect(await keeper.open(other.id)).toEqual([]);
-    keeper.close();
+    void keeper.close();
   });
 
   it('opens an empty project that is not kept where the browser keeps nothing, and says why', async () => {
@@ -180,7 +187,7 @@ describe('Keeper', () => {
     expect(document.getState().project.name).toBe('On the screen');
     expect(session.getState()).toMatchObject({ projectId: undefined, save: { kind: 'failed' } });
     Object.assign(globalThis, { indexedDB });
-    keeper.close();
+    void keeper.close();
   });
 
   it('says why what was open last does not open, and leaves it where it is', async () => {
@@ -190,12 +197,12 @@ describe('Keeper', () => {
       ...(await first.stored()),
       project: { ...emptyProject('From tomorrow'), version: 99 } as never,
     });
-    first.keeper.close();
+    void first.keeper.close();
     await new Promise((done) => setTimeout(done, 10));
     const again = start();
     expect(await again.keeper.start()).toMatchObject([{ code: 'project.newer' }]);
     expect((await listProjects()).map(({ name }) => name).sort()).toEqual(['From tomorrow', 'Untitled']);
-    again.keeper.close();
+    void again.keeper.close();
   });
 
   it('never says that it saved what another tab has taken over in the meantime', async () => {
@@ -214,8 +221,8 @@ describe('Keeper', () => {
       two.rename('Goes on');
       await two.keeper.flush();
       expect([two.save(), (await two.stored()).project.name]).toEqual(['saved', 'Goes on']);
-      one.keeper.close();
-      two.keeper.close();
+      void one.keeper.close();
+      void two.keeper.close();
       await new Promise((done) => setTimeout(done, 5));
     }
   });
@@ -230,7 +237,7 @@ describe('Keeper', () => {
     expect(document.getState().project.name).toBe('Other');
     expect(document.temporal.getState().pastStates).toHaveLength(0);
     expect(session.getState()).toMatchObject({ point: undefined, more: [], time: undefined, isPlaying: false });
-    keeper.close();
+    void keeper.close();
   });
 });
 

@@ -4,7 +4,6 @@ import { emptyProject, type Project } from '../../project/schema';
 import { causeway, saltgrassLanding } from '../../project/samples';
 import { newId } from '../../project/new-id';
 import { unkept } from '../../project/project-file';
-import type { StoredProject } from '../../project/storage/database';
 import { dropUnusedAssets } from '../../project/storage/drop-unused';
 import {
   claimProject,
@@ -13,8 +12,10 @@ import {
   loadProject,
   rememberOpened,
   saveProject,
+  type Ticket,
 } from '../../project/storage/projects';
 import { lockProject, type TabLock } from '../../project/storage/tab-lock';
+import type { Save } from '../../project/storage/saver';
 import { storageProblem } from '../../project/storage/trouble';
 import type { DocumentStore } from './document-store';
 import type { SaveState, SessionStore } from './session-store';
@@ -34,20 +35,25 @@ export class Keeper {
   readonly #document: DocumentStore;
   readonly #session: SessionStore;
   readonly #writer = newId();
+  readonly #save: Save;
   /** Undefined = nothing is kept, because the browser cannot. */
-  #stored: StoredProject | undefined;
+  #ticket: Ticket | undefined;
+  /** The state that was saved or is being saved. */
+  #posted: Project | undefined;
+  #savedAt = 0;
   #lock: TabLock | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #notBefore = 0;
   /** Why the newest state is not kept. */
   #unsaved: Problem | undefined;
-  #saving: Promise<void> = Promise.resolve();
+  readonly #saving = new Set<Promise<void>>();
   readonly #stop: () => void;
 
-  constructor(document: DocumentStore, session: SessionStore) {
+  constructor(document: DocumentStore, session: SessionStore, save: Save = saveProject) {
+    this.#save = save;
     this.#document = document;
     this.#session = session;
-    const onHide = () => void this.flush();
+    const onHide = () => this.#post(saveProject); // a thread beside the page may end before it gets to it
     const unsubscribe = document.subscribe((state, before) => {
       if (state.project !== before.project) this.#schedule();
     });
@@ -97,19 +103,19 @@ export class Keeper {
 
   /** Takes the project over from the other tab, as that one saved it. */
   takeOver(): Promise<Trouble> {
-    const id = this.#stored?.id;
+    const id = this.#ticket?.id;
     return this.#guarded(async () => (id === undefined ? [] : this.#open(id, true)));
   }
 
   async flush(): Promise<void> {
-    clearTimeout(this.#timer);
-    this.#timer = undefined;
-    await (this.#saving = this.#saving.then(() => this.#save()));
+    this.#post();
+    await Promise.all(this.#saving);
   }
 
-  close(): void {
+  async close(): Promise<void> {
     this.#stop();
-    void this.flush().then(() => this.#lock?.release());
+    await this.flush();
+    this.#lock?.release();
   }
 
   async #guarded(act: () => Promise<Trouble>, isGivenUp = false): Promise<Trouble> {
@@ -129,13 +135,15 @@ export class Keeper {
     const read = await loadProject(id);
     if (!read.ok) return read.problems;
     this.#lock?.release();
-    this.#stored = undefined;
+    this.#ticket = undefined;
     this.#lock = await lockProject(id, takeOver, () => this.#session.getState().set({ save: { kind: 'elsewhere' } }));
     // Once it has the lock: a save of the tab before may just have ended.
     const claimed = this.#lock.isHeld ? await claimProject(id, this.#writer) : read;
     if (!claimed.ok) return claimed.problems;
     const stored = claimed.value;
-    this.#stored = stored;
+    this.#ticket = { id, writer: this.#writer };
+    this.#posted = stored.project;
+    this.#savedAt = stored.savedAt;
     this.#show(stored.project, id, this.#lock.isHeld ? { kind: 'saved', at: stored.savedAt } : { kind: 'elsewhere' });
     await rememberOpened(id);
     return [];
@@ -161,37 +169,57 @@ export class Keeper {
   }
 
   #schedule(): void {
-    if (!this.#stored || this.#session.getState().save.kind === 'elsewhere') return;
-    if (this.#document.getState().project === this.#stored.project) return;
+    const { project } = this.#document.getState();
+    if (!this.#ticket || project === this.#posted || this.#isElsewhere()) return;
     this.#session.getState().set({ save: { kind: 'saving' } });
-    this.#timer ??= setTimeout(() => void this.flush(), this.#notBefore - performance.now());
+    const wait = this.#notBefore - performance.now();
+    if (wait <= 0) this.#post();
+    else this.#timer ??= setTimeout(() => this.#post(), wait);
   }
 
-  async #save(): Promise<void> {
+  /** Has the newest state saved, unless it is already. */
+  #post(save = this.#save): void {
+    clearTimeout(this.#timer);
+    this.#timer = undefined;
     const { project } = this.#document.getState();
-    const before = this.#stored;
-    const { set } = this.#session.getState();
-    const isElsewhere = () => this.#session.getState().save.kind === 'elsewhere';
-    if (!before || project === before.project || isElsewhere()) return;
+    const ticket = this.#ticket;
+    if (!ticket || this.#isElsewhere()) return;
+    if (project === this.#posted) return this.#tellWhenSaved();
     const begun = performance.now();
     // What could not be opened again is never written over what can.
     const wrong = unkept(project);
     if (wrong) return this.#fail(wrong);
     this.#notBefore = begun + Math.max(SAVE_EVERY, (performance.now() - begun) / SAVE_SHARE);
-    try {
-      const stored = await saveProject(before, project);
-      if (this.#stored !== before || isElsewhere()) return; // meanwhile another one was opened, or another tab has it
-      if (!stored) return set({ save: { kind: 'elsewhere' } });
-      this.#stored = stored;
-      this.#unsaved = undefined;
-      askToStay();
-      if (this.#document.getState().project === project) set({ save: { kind: 'saved', at: stored.savedAt } });
-      else this.#schedule();
-    } catch (error) {
-      if (isElsewhere()) return;
-      this.#fail(storageProblem(error));
-      this.#timer ??= setTimeout(() => void this.flush(), RETRY_AFTER);
-    }
+    this.#posted = project;
+    const isStill = () => this.#ticket === ticket && !this.#isElsewhere(); // no other one was opened, no other tab has it
+    const saving = save(ticket, project).then(
+      (savedAt) => {
+        this.#saving.delete(saving);
+        if (!isStill()) return;
+        if (savedAt === undefined) return this.#session.getState().set({ save: { kind: 'elsewhere' } });
+        this.#unsaved = undefined;
+        this.#savedAt = savedAt;
+        askToStay();
+        this.#tellWhenSaved();
+      },
+      (error: unknown) => {
+        this.#saving.delete(saving);
+        if (!isStill()) return;
+        if (this.#posted === project) this.#posted = undefined;
+        this.#fail(storageProblem(error));
+        this.#timer ??= setTimeout(() => this.#post(), RETRY_AFTER);
+      },
+    );
+    this.#saving.add(saving);
+  }
+
+  #tellWhenSaved(): void {
+    const isAll = this.#saving.size === 0 && this.#document.getState().project === this.#posted;
+    if (isAll) this.#session.getState().set({ save: { kind: 'saved', at: this.#savedAt } });
+  }
+
+  #isElsewhere(): boolean {
+    return this.#session.getState().save.kind === 'elsewhere';
   }
 }
 

@@ -1,0 +1,95 @@
+import { encodeProjectFile } from '../project/project-file';
+import { causeway } from '../project/samples';
+import type { Project } from '../project/schema';
+import { answerBake } from './bake-answer';
+import { closePool } from './bake-pool';
+
+jest.setTimeout(60_000); // threads start with the whole program
+
+describe('POST /api/bake', () => {
+  const body = encodeProjectFile({ project: causeway(), assets: new Map() });
+  const JSON_TYPE = { 'content-type': 'application/json' };
+  const send = (query: string, init: RequestInit, limits?: { bytes: number; seconds: number }) =>
+    answerBake(new Request(`http://localhost:3000/api/bake${query}`, { method: 'POST', ...init }), limits);
+  const ask = (query: string, text = body, limits?: { bytes: number; seconds: number }) =>
+    send(query, { body: text, headers: JSON_TYPE }, limits);
+  afterAll(closePool);
+
+  it('answers with a GLB, a zip of an OBJ with its materials, or a report', async () => {
+    const glb = await ask('');
+    expect(glb.headers.get('content-type')).toBe('model/gltf-binary');
+    expect(
+      Buffer.from(await glb.arrayBuffer())
+        .subarray(0, 4)
+        .toString(),
+    ).toBe('glTF');
+    expect((await ask('?format=obj')).headers.get('content-type')).toBe('application/zip');
+    const report = await (await ask('?format=report&run=Causeway&frames=3')).json();
+    expect(report).toMatchObject({ project: 'Saltgrass Landing', runs: [{ run: 'Causeway' }] });
+    expect(report.runs[0].frames).toHaveLength(3);
+  });
+
+  it.each([
+    ['?format=png', body, 400, 'query.invalid'],
+    ['?colour=red', body, 400, 'query.invalid'],
+    ['', 'not json', 400, 'project.not-json'],
+    ['', '{}', 400, 'project.foreign'],
+    ['', body.replace('"visible": true', '"visible": 7'), 422, 'project.invalid'],
+    ['?run=Nowhere', body, 422, 'run.unknown'],
+  ])('refuses %s clearly', async (query, text, status, code) => {
+    const answer = await ask(query, text);
+    expect(answer.status).toBe(status);
+    const { problems } = await answer.json();
+    expect(problems[0]).toMatchObject({ code });
+    expect(problems[0].message.length).toBeGreaterThan(20);
+  });
+
+  it('keeps to its limits of size and time', async () => {
+    expect((await ask('', body, { bytes: 100, seconds: 30 })).status).toBe(413);
+    const late = await ask('', body, { bytes: 1e6, seconds: 0 });
+    expect(late.status).toBe(422);
+    expect((await late.json()).problems[0].code).toBe('time.limit');
+  });
+
+  it.each([
+    ['another site', { origin: 'https://example.org' }],
+    ['another site, as the browser says', { 'sec-fetch-site': 'cross-site' }],
+    ['another port', { origin: 'http://localhost:8080' }],
+    ['a page without an origin', { origin: 'null' }],
+    ['a name that was bound to this machine', { host: 'rebound.example.org' }],
+  ])('is not for %s', async (_, headers) => {
+    const answer = await send('', { body, headers: { ...JSON_TYPE, ...headers } });
+    expect([answer.status, (await answer.json()).problems[0].code]).toEqual([403, 'request.foreign']);
+  });
+
+  it('takes what only a program or its own page can send, and no form', async () => {
+    const own = { origin: 'http://localhost:3000', 'sec-fetch-site': 'same-origin', host: 'localhost:3000' };
+    expect((await send('', { body, headers: { ...JSON_TYPE, ...own } })).status).toBe(200);
+    expect((await send('', { body, headers: { 'content-type': 'text/plain' } })).status).toBe(415);
+  });
+
+  it('says that an upload broke off', async () => {
+    const broken = new ReadableStream({ pull: (to) => to.error(new Error('aborted')) });
+    const answer = await send('', { body: broken, headers: JSON_TYPE, duplex: 'half' } as RequestInit);
+    expect([answer.status, (await answer.json()).problems[0].code]).toEqual([400, 'body.broken']);
+  });
+
+  it('bakes a few at a time, and asks the others to come again', async () => {
+    const answers = await Promise.all(Array.from({ length: 12 }, () => ask('?format=report')));
+    const count = (status: number) => answers.filter((answer) => answer.status === status).length;
+    expect(count(200)).toBeGreaterThanOrEqual(3);
+    expect(count(200) + count(429)).toBe(12);
+    expect(answers.find(({ status }) => status === 429)!.headers.get('retry-after')).toBe('5');
+  });
+
+  it('ends a thread that takes too long, and goes on with another', async () => {
+    const many = { ...causeway(), runs: causeway().runs.map((run) => ({ ...run, laying: { ...run.laying, rule: 'byCount', count: 20_000 } })) }; // prettier-ignore
+    const begun = performance.now();
+    const answer = await ask('', encodeProjectFile({ project: many as Project, assets: new Map() }), {
+      bytes: 1e6,
+      seconds: 1,
+    });
+    expect([answer.status, performance.now() - begun < 4000]).toEqual([422, true]);
+    expect((await ask('?format=report')).status).toBe(200);
+  });
+});

@@ -1,0 +1,5 @@
+import '../jitless';
+import { expose } from 'comlink';
+import { saveProject } from './projects';
+
+expose({ save: saveProject });
