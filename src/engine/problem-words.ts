@@ -40,6 +40,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'csv.columns': (f) =>
     `No columns for x and y are told apart among ${f.names}. Name them x, y and z (or easting, northing, height) in the first line.`,
   'csv.number': (f) => `Line ${count(f.line)} of the table holds no number where one belongs: “${f.text}”. Correct it.`,
+  'csv.ambiguous': (f) =>
+    `Line ${count(f.line)} of the table holds “${f.text}”, which may mean thousands or decimals. Write it with a point, or without commas.`,
   'geojson.broken': (f) => `${f.file} cannot be read as GeoJSON: ${f.reason}.`,
   'geojson.position': (f) =>
     `${f.name} has a place that is no longitude and latitude in degrees: ${f.text}. Save it in WGS 84.`,
@@ -93,6 +95,13 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
     `${f.file} is packed with ${f.extension}, which Rattan does not unpack. Save it without compression.`,
   'gltf.broken': (f) => `${f.file} cannot be read: ${f.reason}. Save it again from the program it came from.`,
   'gltf.not-triangles': (f) => `${f.mesh || 'A mesh'} has lines or points; they were left out.`,
+  'gltf.clamped': (f) => `Colours or roughness outside 0 to 1 were brought back into it: ${f.materials}.`,
+  'file.unreadable': (f) => `${f.file} could not be read: ${f.reason}. Save it again from the program it came from.`,
+  'file.long-line': (f) => `Line ${count(f.line)} of ${f.file} is too long to be one of this format. Save it again.`,
+  'stl.size': (f) =>
+    `The STL says that it holds ${count(f.count)} triangles and has room for ${count(f.room)}; only those it says were read.`,
+  'ply.no-places': (f) => `The vertices of ${f.file} have no ${f.missing}. Save it again with x, y and z.`,
+  'image.damaged': (f) => `The image ${f.name} is damaged and was left out. Save it again.`,
   'mesh.empty': () => 'The file has no triangles. Choose a file with a mesh in it.',
   'mesh.too-large': (f) => `The mesh has more than ${count(f.most)} triangles. Thin it out first.`,
   'mesh.not-a-number': (f) =>

@@ -37,11 +37,16 @@ export function mergeDocument(document: Document): Result<Mesh> {
   if (gathered.indexCount / 3 > MAX_TRIANGLES) {
     return fail('mesh.too-large', { triangles: gathered.indexCount / 3, most: MAX_TRIANGLES });
   }
-  return fixMesh(gathered.build(), warnings);
+  const mesh = gathered.build();
+  if (gathered.clamped.size > 0)
+    warnings.push({ code: 'gltf.clamped', path: [], facts: { materials: [...gathered.clamped].join(', ') } });
+  return fixMesh(mesh, warnings);
 }
 
 class Gathered {
   indexCount = 0;
+  /** Materials with shares below 0 or above 1 (glTF 2.0, section 5.22). */
+  readonly clamped = new Set<string>();
   #vertexCount = 0;
   readonly #pieces: { primitive: Primitive; matrix: mat4; base: number; material: number; name: string }[] = [];
   readonly #materials: Material[] = [];
@@ -55,7 +60,8 @@ class Gathered {
     const material = this.#material(primitive.getMaterial());
     this.#pieces.push({ primitive, matrix, base: this.#vertexCount, material, name });
     this.#vertexCount += position.getCount();
-    this.indexCount += triangleCorners(primitive).length;
+    const listed = (primitive.getIndices() ?? position).getCount();
+    this.indexCount += primitive.getMode() === Primitive.Mode.TRIANGLES ? listed : Math.max(0, listed - 2) * 3;
   }
 
   build(): Mesh & { normals: Float32Array } {
@@ -117,12 +123,18 @@ class Gathered {
       return place === undefined ? {} : { [key]: place };
     };
     const alpha = source.getAlphaMode();
+    const name = source.getName() || `Material ${this.#materials.length + 1}`;
+    const share = (value: number) => {
+      const kept = Math.min(Math.max(value, 0), 1) || 0;
+      if (kept !== value) this.clamped.add(name);
+      return kept;
+    };
     return {
-      name: source.getName() || `Material ${this.#materials.length + 1}`,
-      colour: [...source.getBaseColorFactor()] as [number, number, number, number],
-      roughness: source.getRoughnessFactor(),
-      metalness: source.getMetallicFactor(),
-      emissive: [...source.getEmissiveFactor()] as [number, number, number],
+      name,
+      colour: source.getBaseColorFactor().map(share) as [number, number, number, number],
+      roughness: share(source.getRoughnessFactor()),
+      metalness: share(source.getMetallicFactor()),
+      emissive: source.getEmissiveFactor().map(share) as [number, number, number],
       doubleSided: source.getDoubleSided(),
       alpha: alpha === 'MASK' ? 'mask' : alpha === 'BLEND' ? 'blend' : 'opaque',
       ...image('colourImage', source.getBaseColorTexture()),
@@ -166,12 +178,14 @@ function readTransform(source: GltfMaterial): Pick<Material, 'textureTransform'>
 function triangleCorners(primitive: Primitive): ArrayLike<number> {
   const mode = primitive.getMode();
   const count = primitive.getIndices()?.getCount() ?? primitive.getAttribute('POSITION')!.getCount();
-  const list = primitive.getIndices()?.getArray() ?? Uint32Array.from({ length: count }, (_, i) => i);
+  const list = primitive.getIndices()?.getArray() ?? new Uint32Array(count).map((_, i) => i);
   if (mode === Primitive.Mode.TRIANGLES) return list.subarray(0, count - (count % 3));
-  const corners: number[] = [];
+  const corners = new Uint32Array(Math.max(0, count - 2) * 3);
   for (let i = 0; i + 2 < count; i++) {
-    if (mode === Primitive.Mode.TRIANGLE_FAN) corners.push(list[0]!, list[i + 1]!, list[i + 2]!);
-    else corners.push(list[i]!, list[i + 1 + (i % 2)]!, list[i + 2 - (i % 2)]!);
+    const isFan = mode === Primitive.Mode.TRIANGLE_FAN;
+    corners[i * 3] = list[isFan ? 0 : i]!;
+    corners[i * 3 + 1] = list[isFan ? i + 1 : i + 1 + (i % 2)]!;
+    corners[i * 3 + 2] = list[isFan ? i + 2 : i + 2 - (i % 2)]!;
   }
   return corners;
 }

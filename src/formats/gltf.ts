@@ -1,8 +1,9 @@
-import type { JSONDocument } from '@gltf-transform/core';
 import { fail } from '../core/math/result';
 import { defineFormat, type NamedBytes } from './format';
+import { checkGltf } from './gltf-check';
 import { mergeDocument } from './gltf-document';
-import { attemptRead, buildGltfIo } from './gltf-io';
+import { attemptRead, buildGltfIo, parseGltf } from './gltf-io';
+import { decodeText } from './text';
 
 export const gltf = defineFormat({
   kind: 'gltf',
@@ -10,20 +11,20 @@ export const gltf = defineFormat({
   extensions: ['gltf'],
   mime: 'model/gltf+json',
   carries: 'Read only',
-  sniff: (bytes) => /^\s*\{[\s\S]*"asset"\s*:/.test(new TextDecoder().decode(bytes.subarray(0, 4096))),
+  sniff: (bytes) => /^\s*\{[\s\S]*"asset"\s*:/.test(decodeText(bytes.subarray(0, 4096))),
   async read([main, ...beside]) {
     const { name, bytes } = main!;
-    let json: JSONDocument['json'];
-    try {
-      json = JSON.parse(new TextDecoder().decode(bytes)) as JSONDocument['json'];
-    } catch (error) {
-      return fail('gltf.broken', { file: name, reason: error instanceof Error ? error.message : String(error) });
-    }
+    const parsed = parseGltf(name, bytes);
+    if (!parsed.ok) return parsed;
+    const json = parsed.value;
+    const total = [main!, ...beside].reduce((sum, file) => sum + file.bytes.length, 0);
+    const wrong = checkGltf(name, json, total);
+    if (wrong) return wrong;
     const uris = [...(json.buffers ?? []), ...(json.images ?? [])].flatMap(({ uri }) => (uri ? [uri] : []));
     const resources: Record<string, Uint8Array<ArrayBuffer>> = {};
     for (const uri of uris.filter((u) => !u.startsWith('data:'))) {
       const found = besideNamed(beside, uri);
-      if (!found) return fail('file.missing-beside', { file: name, missing: decodeURIComponent(uri) });
+      if (!found) return fail('file.missing-beside', { file: name, missing: plainName(uri) });
       resources[uri] = found.bytes.slice();
     }
     const read = await attemptRead(name, () => buildGltfIo().readJSON({ json, resources }));
@@ -32,6 +33,15 @@ export const gltf = defineFormat({
 });
 
 function besideNamed(files: readonly NamedBytes[], uri: string): NamedBytes | undefined {
-  const wanted = decodeURIComponent(uri).split('/').pop();
+  const wanted = plainName(uri).split('/').pop();
   return files.find(({ name }) => name.split('/').pop() === wanted);
+}
+
+/** A URI as a file's name; one that is no URI as it stands. */
+function plainName(uri: string): string {
+  try {
+    return decodeURIComponent(uri);
+  } catch {
+    return uri;
+  }
 }

@@ -4,15 +4,19 @@ import { fixMesh } from './fix-mesh';
 import type { NamedBytes } from './format';
 import { MAX_TRIANGLES } from './format';
 import { readMtl } from './mtl-read';
+import { Lines, LONGEST_LINE } from './text-lines';
+import { asUtf8, decodeText } from './text';
 
 const NONE = 0xffffffff;
+/** Corners of one vertex that are looked through one by one. */
+const FEW = 32;
 
 /**
  * Reads an OBJ: v, vt, vn, f (polygons become fans; negative indices count back), usemtl, mtllib.
  * Problems name the line: `obj.number`, `obj.face`, `obj.index`, and those of `fixMesh`.
  */
 export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result<Mesh> {
-  const lines = new Lines(main.bytes);
+  const lines = new Lines(asUtf8(main.bytes));
   const v: number[] = [];
   const vt: number[] = [];
   const vn: number[] = [];
@@ -27,6 +31,7 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
   };
   wear('');
   for (let line = lines.next(); line !== undefined; line = lines.next()) {
+    if (line.length > LONGEST_LINE) return fail('file.long-line', { file: main.name, line: lines.number });
     const [key, ...rest] = line.trim().split(/\s+/);
     if (key === 'v' || key === 'vt' || key === 'vn') {
       const list = key === 'v' ? v : key === 'vt' ? vt : vn;
@@ -60,7 +65,7 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
   const mtl = beside.find(({ name }) => name.split('/').pop() === library.split(/[\\/]/).pop());
   if (library && !mtl)
     warnings.push({ code: 'obj.no-materials', path: [], facts: { file: main.name, missing: library } });
-  const read = mtl ? readMtl(new TextDecoder().decode(mtl.bytes), beside) : { materials: new Map(), images: [] };
+  const read = mtl ? readMtl(decodeText(mtl.bytes), beside) : { materials: new Map(), images: [] };
   const materials: Material[] = [];
   const parts: Part[] = [];
   const indices = new Uint32Array(triangleCount * 3);
@@ -83,47 +88,6 @@ function indexOf(text: string, count: number): number | undefined {
   return place >= 0 && place < count ? place : undefined;
 }
 
-/** Lines of a file, decoded in stretches so that large files need no second copy as text; a backslash joins lines. */
-class Lines {
-  number = 0;
-  readonly #bytes: Uint8Array;
-  readonly #decoder = new TextDecoder();
-  #at = 0;
-  #ready: string[] = [];
-  #place = 0;
-  #rest = '';
-
-  constructor(bytes: Uint8Array) {
-    this.#bytes = bytes;
-  }
-
-  next(): string | undefined {
-    let line = this.#raw();
-    while (line?.endsWith('\\')) line = line.slice(0, -1) + ' ' + (this.#raw() ?? '');
-    return line;
-  }
-
-  #raw(): string | undefined {
-    while (this.#place >= this.#ready.length) {
-      if (this.#at >= this.#bytes.length) {
-        if (this.#rest === '') return undefined;
-        this.#ready = [this.#rest];
-        this.#rest = '';
-      } else {
-        const end = Math.min(this.#at + 0x100000, this.#bytes.length);
-        const text =
-          this.#rest + this.#decoder.decode(this.#bytes.subarray(this.#at, end), { stream: end < this.#bytes.length });
-        this.#at = end;
-        this.#ready = text.split(/\r?\n/);
-        this.#rest = this.#ready.pop()!;
-      }
-      this.#place = 0;
-    }
-    this.number++;
-    return this.#ready[this.#place++];
-  }
-}
-
 /** Distinct corners (position, texture, normal) of faces, found through a list for each position. */
 class Corners {
   readonly #p: number[] = [];
@@ -131,15 +95,25 @@ class Corners {
   readonly #n: number[] = [];
   readonly #next: number[] = [];
   readonly #first: number[] = [];
+  readonly #many = new Map<string, number>();
 
   add(p: number, t: number, n: number): number {
     const head = this.#first[p] ?? NONE;
-    for (let i = head; i !== NONE; i = this.#next[i]!) if (this.#t[i] === t && this.#n[i] === n) return i;
+    let steps = 0;
+    for (let i = head; i !== NONE && steps < FEW; i = this.#next[i]!, steps++)
+      if (this.#t[i] === t && this.#n[i] === n) return i;
+    const key = steps === FEW ? `${p} ${t} ${n}` : undefined; // a vertex with more corners than are looked through
+    const known = key === undefined ? undefined : this.#many.get(key);
+    if (known !== undefined) return known;
     const i = this.#p.length;
     this.#p.push(p);
     this.#t.push(t);
     this.#n.push(n);
-    this.#next.push(head);
+    this.#next.push(key === undefined ? head : NONE);
+    if (key !== undefined) {
+      this.#many.set(key, i);
+      return i;
+    }
     while (this.#first.length <= p) this.#first.push(NONE);
     this.#first[p] = i;
     return i;

@@ -1,6 +1,7 @@
 import { defineFormat } from './format';
 import { readObj } from './obj-read';
 import { writeObj } from './obj-write';
+import { decodeText } from './text';
 
 export const obj = defineFormat({
   kind: 'obj',
@@ -8,8 +9,7 @@ export const obj = defineFormat({
   extensions: ['obj'],
   mime: 'model/obj',
   carries: 'Metres, y up; materials in an .mtl beside it',
-  sniff: (bytes) =>
-    /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(new TextDecoder().decode(bytes.subarray(0, 2048))),
+  sniff: (bytes) => /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(decodeText(bytes.subarray(0, 2048))),
   read: async ([main, ...beside]) => readObj(main!, beside),
   write: async (scene, name, onProgress) => writeObj(scene, name, onProgress),
 });

@@ -23,24 +23,26 @@ export interface PlyHeader {
   readonly bodyStart: number;
 }
 
-const TYPES: Readonly<Record<string, PlyProperty['type']>> = {
-  char: 'i1',
-  int8: 'i1',
-  uchar: 'u1',
-  uint8: 'u1',
-  short: 'i2',
-  int16: 'i2',
-  ushort: 'u2',
-  uint16: 'u2',
-  int: 'i4',
-  int32: 'i4',
-  uint: 'u4',
-  uint32: 'u4',
-  float: 'f4',
-  float32: 'f4',
-  double: 'f8',
-  float64: 'f8',
-};
+const TYPES: ReadonlyMap<string, PlyProperty['type']> = new Map(
+  Object.entries({
+    char: 'i1',
+    int8: 'i1',
+    uchar: 'u1',
+    uint8: 'u1',
+    short: 'i2',
+    int16: 'i2',
+    ushort: 'u2',
+    uint16: 'u2',
+    int: 'i4',
+    int32: 'i4',
+    uint: 'u4',
+    uint32: 'u4',
+    float: 'f4',
+    float32: 'f4',
+    double: 'f8',
+    float64: 'f8',
+  } as const),
+);
 const FORMATS = { ascii: 'ascii', binary_little_endian: 'little', binary_big_endian: 'big' } as const;
 const MAX_HEADER = 64 * 1024;
 
@@ -65,7 +67,8 @@ export function parsePlyHeader(bytes: Uint8Array): Result<PlyHeader> {
       elements.push({ name: rest[0], count, properties: [] });
     } else if (key === 'property') {
       const isList = rest[0] === 'list';
-      const [list, type] = isList ? [TYPES[rest[1] ?? ''], TYPES[rest[2] ?? '']] : [undefined, TYPES[rest[0] ?? '']];
+      const typeAt = (i: number) => TYPES.get(rest[i] ?? '');
+      const [list, type] = isList ? [typeAt(1), typeAt(2)] : [undefined, typeAt(0)];
       const name = rest.at(-1);
       const element = elements.at(-1);
       if (!type || !name || !element || (isList && !list)) return wrong();

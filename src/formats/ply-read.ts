@@ -24,8 +24,12 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
     // The least that a well-formed body needs: a byte a number, and a separator in ASCII.
     const least =
       count * properties.reduce((sum, { type, list }) => sum + (format === 'ascii' ? 2 : SIZES[list ?? type]), 0);
-    // A body that is merely cut off is told when it ends; counts beyond all measure are not even given memory.
-    if (least > 4 * body.length + 64) return fail('ply.counts', { file: name, element, count, bytes: body.length });
+    // A body that is merely cut off is told as such; counts beyond all measure are not even given memory.
+    const isEmpty = properties.length === 0 && count > body.length;
+    if (isEmpty || least > 4 * body.length + 64)
+      return fail('ply.counts', { file: name, element, count, bytes: body.length });
+    if (least > body.length + 1)
+      return fail('file.truncated', { file: name, bytes: bytes.length, needed: bodyStart + least });
   }
   const source = format === 'ascii' ? asciiSource(body) : binarySource(body, format === 'little');
   const truncated = () => fail('file.truncated', { file: name, bytes: bytes.length, needed: bytes.length + 1 });
@@ -34,6 +38,8 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
   for (const element of elements) {
     const readers = element.properties.map(({ type, list }) => ({ length: list && source(list), next: source(type) }));
     if (element.name === 'vertex') {
+      const missing = ['x', 'y', 'z'].find((axis) => !element.properties.some((p) => p.name === axis && !p.list));
+      if (missing) return fail('ply.no-places', { file: name, missing });
       vertices = new Vertices(element);
       for (let v = 0; v < element.count; v++) {
         for (let p = 0; p < element.properties.length; p++) {
@@ -166,24 +172,26 @@ class Vertices {
     this.#normals = has('nx') && has('ny') && has('nz') ? new Float32Array(count * 3) : undefined;
     this.#uvs = new Float32Array(count * 2);
     this.#colours = this.hasColours ? new Float32Array(count * 4).fill(1) : undefined;
-    const targets: Readonly<Record<string, readonly [Float32Array | undefined, number, number]>> = {
-      x: [this.#positions, 0, 3],
-      y: [this.#positions, 1, 3],
-      z: [this.#positions, 2, 3],
-      nx: [this.#normals, 0, 3],
-      ny: [this.#normals, 1, 3],
-      nz: [this.#normals, 2, 3],
-      s: [this.#uvs, 0, 2],
-      u: [this.#uvs, 0, 2],
-      t: [this.#uvs, 1, 2],
-      v: [this.#uvs, 1, 2],
-      red: [this.#colours, 0, 4],
-      green: [this.#colours, 1, 4],
-      blue: [this.#colours, 2, 4],
-      alpha: [this.#colours, 3, 4],
-    };
+    const targets = new Map<string, readonly [Float32Array | undefined, number, number]>(
+      Object.entries({
+        x: [this.#positions, 0, 3],
+        y: [this.#positions, 1, 3],
+        z: [this.#positions, 2, 3],
+        nx: [this.#normals, 0, 3],
+        ny: [this.#normals, 1, 3],
+        nz: [this.#normals, 2, 3],
+        s: [this.#uvs, 0, 2],
+        u: [this.#uvs, 0, 2],
+        t: [this.#uvs, 1, 2],
+        v: [this.#uvs, 1, 2],
+        red: [this.#colours, 0, 4],
+        green: [this.#colours, 1, 4],
+        blue: [this.#colours, 2, 4],
+        alpha: [this.#colours, 3, 4],
+      }),
+    );
     this.#places = properties.map(({ name, type, list }) => {
-      const [to, at, stride] = list ? [undefined, 0, 0] : (targets[name] ?? [undefined, 0, 0]);
+      const [to, at, stride] = list ? [undefined, 0, 0] : (targets.get(name) ?? [undefined, 0, 0]);
       const isColour = to !== undefined && to === this.#colours;
       return { to, at, stride, scale: isColour ? (type === 'u1' ? 255 : type === 'u2' ? 65_535 : 1) : 1 };
     });

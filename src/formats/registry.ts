@@ -1,5 +1,6 @@
 import { fail, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
+import { caught } from './caught';
 import { formats } from './index';
 import { MAX_FILE_BYTES, type MeshFormat, type NamedBytes } from './format';
 
@@ -20,7 +21,7 @@ export const writerFor = (extension: string): MeshFormat<FormatName> | undefined
 
 /**
  * Reads a mesh from one file and what lay beside it. The bytes decide, the name only where they do not tell.
- * Problems: `file.empty`, `file.too-large`, `file.unknown-format`, and those of the format.
+ * Problems: `file.empty`, `file.too-large`, `file.unknown-format`, `file.unreadable`, and those of the format.
  */
 export async function readMesh(files: readonly NamedBytes[]): Promise<Result<Mesh>> {
   const main = files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0];
@@ -31,5 +32,5 @@ export async function readMesh(files: readonly NamedBytes[]): Promise<Result<Mes
   const format =
     readers.find((f) => f.sniff?.(main.bytes)) ?? readers.find((f) => f.extensions.includes(extensionOf(main.name)));
   if (!format?.read) return fail('file.unknown-format', { file: main.name, known: READABLE_EXTENSIONS.join(', ') });
-  return format.read([main, ...files.filter((file) => file !== main)]);
+  return caught(main.name, () => format.read!([main, ...files.filter((file) => file !== main)]));
 }

@@ -10,21 +10,24 @@ interface Line {
 export function chainLines(lines: readonly Line[]): BroughtPath[] {
   const key = ([x, y, z]: Vec3) => `${x},${y},${z}`;
   const at = new Map<string, number[]>();
-  const ends = (line: Line) => [line.places[0]!, line.places[line.places.length - 1]!] as const;
-  lines.forEach((line, i) => {
-    for (const end of ends(line)) at.set(key(end), [...(at.get(key(end)) ?? []), i]);
-  });
+  for (const [i, { places }] of lines.entries())
+    for (const end of [key(places[0]!), key(places[places.length - 1]!)]) {
+      const here = at.get(end);
+      if (here) here.push(i);
+      else at.set(end, [i]);
+    }
   const isUsed = new Uint8Array(lines.length);
   /** Grows a chain from its end as far as it goes. */
   const grow = (chain: Vec3[]): void => {
     for (;;) {
-      const here = at.get(key(chain[chain.length - 1]!)) ?? [];
+      const end = key(chain[chain.length - 1]!);
+      const here = at.get(end)!;
       const next = here.length === 2 ? here.find((i) => !isUsed[i]) : undefined;
       if (next === undefined) return;
       isUsed[next] = 1;
-      const places = lines[next]!.places;
-      const isForward = key(places[0]!) === key(chain[chain.length - 1]!);
-      chain.push(...(isForward ? places : [...places].reverse()).slice(1));
+      const { places } = lines[next]!;
+      const isForward = key(places[0]!) === end;
+      for (let k = 1; k < places.length; k++) chain.push(places[isForward ? k : places.length - 1 - k]!);
     }
   };
   return lines.flatMap((line, i): BroughtPath[] => {

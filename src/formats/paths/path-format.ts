@@ -3,6 +3,7 @@ import type { CurveSpec } from '../../core/curve/registry';
 import type { OnProgress } from '../../core/math/progress';
 import type { Result } from '../../core/math/result';
 import type { NamedBytes } from '../format';
+import { decodeText } from '../text';
 
 /** A line found in a file, in the file's units and axes. */
 export interface BroughtPath {
@@ -51,4 +52,4 @@ export interface PathWriter<K extends string = string> {
 export const definePathReader = <K extends string>(reader: PathReader<K>): PathReader<K> => reader;
 export const definePathWriter = <K extends string>(writer: PathWriter<K>): PathWriter<K> => writer;
 
-export const textOf = ({ bytes }: NamedBytes): string => new TextDecoder().decode(bytes);
+export const textOf = ({ bytes }: NamedBytes): string => decodeText(bytes);

@@ -1,4 +1,4 @@
-import type { Feature, FeatureCollection, Geometry, Position } from 'geojson';
+import type { Position } from 'geojson';
 import { fail, ok, type Result } from '../../core/math/result';
 import { definePathReader, textOf, type BroughtPath, type BroughtPaths } from './path-format';
 
@@ -24,10 +24,7 @@ export const geojson = definePathReader({
   read(file): Result<BroughtPaths> {
     let lines: Line[];
     try {
-      lines = linesOf(
-        JSON.parse(textOf(file)) as FeatureCollection | Feature | Geometry,
-        file.name.replace(/\.[^.]+$/, ''),
-      );
+      lines = linesOf(JSON.parse(textOf(file)), file.name.replace(/\.[^.]+$/, ''));
     } catch (error) {
       return fail('geojson.broken', {
         file: file.name,
@@ -37,8 +34,8 @@ export const geojson = definePathReader({
     lines = lines.filter(({ places }) => places.length > 1);
     if (lines.length === 0) return fail('paths.none', { file: file.name });
     for (const { name, places } of lines) {
-      const wrong = places.find(([lon, lat]) => !(Math.abs(lon!) <= 360) || !(Math.abs(lat!) <= 90));
-      if (wrong) return fail('geojson.position', { name, text: JSON.stringify(wrong).slice(0, 60) });
+      const wrong = places.find((place) => !isPosition(place));
+      if (wrong !== undefined) return fail('geojson.position', { name, text: JSON.stringify(wrong).slice(0, 60) });
     }
     const all = lines.flatMap(({ places }) => places);
     const middle = (k: 0 | 1) => {
@@ -62,24 +59,52 @@ export const geojson = definePathReader({
   },
 });
 
-function linesOf(value: FeatureCollection | Feature | Geometry, name: string): Line[] {
-  switch (value.type) {
+/** Longitude and latitude in degrees, and a height if there is one. */
+const isPosition = (place: unknown): boolean =>
+  Array.isArray(place) &&
+  Math.abs(place[0] as number) <= 360 &&
+  Math.abs(place[1] as number) <= 90 &&
+  place.slice(0, 3).every(Number.isFinite);
+
+/** Collections within each other at the most. */
+const DEEPEST = 64;
+
+/** What should be a list, at one place of the file. */
+function listOf(value: unknown, what: string): unknown[] {
+  if (!Array.isArray(value)) throw new Error(`${what} is no list`);
+  return value;
+}
+
+function linesOf(value: unknown, name: string, deep = 0): Line[] {
+  if (typeof value !== 'object' || value === null || deep > DEEPEST) throw new Error('it has no type of GeoJSON');
+  const { type, features, geometries, geometry, properties, coordinates } = value as Readonly<Record<string, unknown>>;
+  const parts = (lines: unknown[], closed: boolean): Line[] =>
+    lines.map((places, i) => ({
+      name: lines.length > 1 && type !== 'Polygon' ? `${name}, part ${i + 1}` : name,
+      closed,
+      places: listOf(places, `a line of ${name}`) as Position[],
+    }));
+  const list = () => listOf(coordinates, `coordinates of ${name}`);
+  switch (type) {
     case 'FeatureCollection':
-      return value.features.flatMap((feature, i) => linesOf(feature, `${name} ${i + 1}`));
+      return listOf(features, 'features').flatMap((feature, i) => linesOf(feature, `${name} ${i + 1}`, deep + 1));
     case 'Feature': {
-      const own = value.properties?.name as unknown;
-      return value.geometry ? linesOf(value.geometry, typeof own === 'string' ? own : name) : [];
+      const own = (properties as { readonly name?: unknown } | null | undefined)?.name;
+      return geometry ? linesOf(geometry, typeof own === 'string' ? own : name, deep + 1) : [];
     }
     case 'GeometryCollection':
-      return value.geometries.flatMap((geometry) => linesOf(geometry, name));
+      return listOf(geometries, 'geometries').flatMap((each) => linesOf(each, name, deep + 1));
     case 'LineString':
-      return [{ name, closed: false, places: value.coordinates }];
+      return [{ name, closed: false, places: list() as Position[] }];
     case 'MultiLineString':
-      return value.coordinates.map((places, i) => ({ name: `${name}, part ${i + 1}`, closed: false, places }));
+      return parts(list(), false);
     case 'Polygon':
-      return value.coordinates.map((places) => ({ name, closed: true, places }));
+      return parts(list(), true);
     case 'MultiPolygon':
-      return value.coordinates.flat().map((places, i) => ({ name: `${name}, part ${i + 1}`, closed: true, places }));
+      return parts(
+        list().flatMap((rings) => listOf(rings, `a polygon of ${name}`)),
+        true,
+      );
     case 'Point':
     case 'MultiPoint':
       return [];

@@ -1,7 +1,7 @@
 import { Primitive, type Accessor, type Node } from '@gltf-transform/core';
 import { fail, ok, type Result } from '../../core/math/result';
 import type { Vec3 } from '../../core/math/vec3';
-import { attemptRead, buildGltfIo } from '../gltf-io';
+import { readGlb } from '../gltf-io';
 import { chainLines } from './chain-lines';
 import { definePathReader, type BroughtPath, type BroughtPaths } from './path-format';
 
@@ -10,8 +10,8 @@ export const glbLines = definePathReader({
   kind: 'glb',
   label: 'GLB lines',
   extensions: ['glb'],
-  async read({ name: file, bytes }): Promise<Result<BroughtPaths>> {
-    const read = await attemptRead(file, () => buildGltfIo().readBinary(bytes.slice()));
+  async read(main): Promise<Result<BroughtPaths>> {
+    const read = await readGlb(main);
     if (!read.ok) return read;
     const root = read.value.getRoot();
     const paths: BroughtPath[] = [];
@@ -24,7 +24,7 @@ export const glbLines = definePathReader({
       node.listChildren().forEach(visit);
     };
     (root.getDefaultScene() ?? root.listScenes()[0])?.listChildren().forEach(visit);
-    return paths.length > 0 ? ok({ paths, unit: 1, isFlat: false, up: 'y' }) : fail('paths.none', { file });
+    return paths.length > 0 ? ok({ paths, unit: 1, isFlat: false, up: 'y' }) : fail('paths.none', { file: main.name });
   },
 });
 
@@ -32,6 +32,7 @@ function placesOf(position: Accessor, primitive: Primitive, node: Node): Vec3[] 
   const m = node.getWorldMatrix();
   const indices = primitive.getIndices();
   const count = indices?.getCount() ?? position.getCount();
+  const vertices = position.getCount();
   const v: number[] = [];
   return Array.from({ length: count }, (_, i): Vec3 => {
     const [x, y, z] = position.getElement(indices ? indices.getScalar(i) : i, v) as [number, number, number];

@@ -1,7 +1,9 @@
 import { fail, ok, type Result } from '../../core/math/result';
 import type { Vec3 } from '../../core/math/vec3';
 import { chainLines } from './chain-lines';
-import { definePathReader, textOf, type BroughtPaths } from './path-format';
+import { asUtf8 } from '../text';
+import { Lines, LONGEST_LINE } from '../text-lines';
+import { definePathReader, type BroughtPaths } from './path-format';
 
 const LINES_PER_STEP = 20_000;
 
@@ -17,9 +19,11 @@ export const objLines = definePathReader({
     const places: Vec3[] = [];
     const lines: { name: string; places: Vec3[] }[] = [];
     let name = file.name.replace(/\.[^.]+$/, '');
-    const all = textOf(file).split(/\r?\n/);
-    for (const [i, text] of all.entries()) {
-      if (i % LINES_PER_STEP === 0) onProgress?.(i / all.length);
+    const lineReader = new Lines(asUtf8(file.bytes));
+    for (let text = lineReader.next(); text !== undefined; text = lineReader.next()) {
+      const i = lineReader.number - 1;
+      if (i % LINES_PER_STEP === 0) onProgress?.(lineReader.share);
+      if (text.length > LONGEST_LINE) return fail('file.long-line', { file: file.name, line: i + 1 });
       const [word, ...rest] = text.trim().split(/\s+/);
       if (word === 'v') {
         const [x, y, z] = rest.map(Number);

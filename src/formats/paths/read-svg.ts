@@ -4,24 +4,19 @@ import { fail, ok, type Result } from '../../core/math/result';
 import type { Vec3 } from '../../core/math/vec3';
 import { CubicLegs } from './cubic-legs';
 import { arcOf, type ArcValues } from './svg-arc';
+import { frameOf, lengthOf, placing, unitOf, type Attributes, type Frame } from './svg-lengths';
 import { definePathReader, textOf, type BroughtPath, type BroughtPaths } from './path-format';
 
-type Attributes = Readonly<Record<string, string | undefined>>;
 interface Element {
   readonly tag: string;
   readonly attributes: Attributes;
   readonly children: readonly Element[];
 }
 
-/** Metres per absolute length unit (CSS Values and Units 3, section 6.2). */
-const UNITS: Readonly<Record<string, number>> = {
-  mm: 1e-3,
-  cm: 1e-2,
-  in: 0.0254,
-  pt: 0.0254 / 72,
-  pc: 0.0254 / 6,
-  q: 2.5e-4,
-};
+/** Elements within each other at the most. */
+const DEEPEST = 256;
+/** Above the outermost element there is no transform. */
+const OUTERMOST = '';
 const SKIPPED = new Set(['defs', 'clippath', 'mask', 'symbol', 'pattern', 'marker']);
 
 /**
@@ -42,50 +37,60 @@ export const svg = definePathReader({
     }
     if (!root) return fail('svg.broken', { file: file.name, reason: 'there is no svg element' });
     const paths: BroughtPath[] = [];
-    const problem = gather(root, '', paths);
+    const problem = gather(root, OUTERMOST, { width: 100, height: 100 }, paths);
     if (problem) return problem;
+    if (!paths.every(({ points }) => points.every(({ position }) => position.every(Number.isFinite))))
+      return fail('svg.broken', { file: file.name, reason: 'it has places that are no numbers' });
     if (paths.length === 0) return fail('paths.none', { file: file.name });
     const unit = unitOf(root.attributes);
     return ok({ paths, isFlat: true, ...(unit !== undefined && { unit }) });
   },
 });
 
-function toElements(nodes: unknown[]): Element[] {
+function toElements(nodes: unknown[], deep = 0): Element[] {
+  if (deep > DEEPEST) throw new Error(`its elements lie more than ${DEEPEST} deep`);
   return nodes.flatMap((node) => {
     const { ':@': attributes = {}, ...rest } = node as Record<string, unknown>;
     const [tag, children] = Object.entries(rest)[0] ?? [];
     if (!tag || tag.startsWith('#') || tag.startsWith('?')) return [];
     const name = tag.replace(/^.*:/, '').toLowerCase();
-    return [{ tag: name, attributes: attributes as Attributes, children: toElements((children as unknown[]) ?? []) }];
+    const below = toElements(Array.isArray(children) ? children : [], deep + 1);
+    return [{ tag: name, attributes: attributes as Attributes, children: below }];
   });
 }
+
+/** Whether an element and all in it are not drawn (SVG 2, section 11.3). */
+const isHidden = ({ display, style = '' }: Attributes): boolean =>
+  display?.trim() === 'none' || /(^|;)\s*display\s*:\s*none\b/.test(style);
 
 function gather(
   { tag, attributes, children }: Element,
   above: string,
+  frame: Frame,
   paths: BroughtPath[],
 ): ReturnType<typeof fail> | undefined {
-  if (SKIPPED.has(tag)) return undefined;
-  const transform = `${above} ${attributes.transform ?? ''}`.trim();
-  const data = dataOf(tag, attributes);
+  if (SKIPPED.has(tag) || isHidden(attributes)) return undefined;
+  const inner = tag === 'svg' ? frameOf(attributes, frame) : undefined;
+  const transform = `${above} ${attributes.transform ?? ''} ${inner && above !== OUTERMOST ? placing(attributes, inner, frame) : ''}`;
+  const data = dataOf(tag, attributes, frame);
   if (data !== undefined) {
     const name = attributes.id ?? `${tag} ${paths.length + 1}`;
     try {
-      paths.push(...subpaths(data, transform, name));
+      paths.push(...subpaths(data, transform.trim(), name));
     } catch {
       return fail('svg.path', { text: data.slice(0, 60) });
     }
   }
   for (const child of children) {
-    const problem = gather(child, transform, paths);
+    const problem = gather(child, transform || ' ', inner ?? frame, paths);
     if (problem) return problem;
   }
   return undefined;
 }
 
 /** What an element draws, as path data; undefined where it draws no line. */
-function dataOf(tag: string, a: Attributes): string | undefined {
-  const n = (key: string, otherwise = 0) => Number.parseFloat(a[key] ?? '') || otherwise;
+function dataOf(tag: string, a: Attributes, frame: Frame): string | undefined {
+  const n = (key: string, otherwise = 0) => lengthOf(a[key], key, frame) ?? otherwise;
   switch (tag) {
     case 'path':
       return a.d ?? '';
@@ -160,12 +165,3 @@ const twoThirds = (end: Vec3, q: Vec3): Vec3 => [
   end[1] + ((q[1] - end[1]) * 2) / 3,
   0,
 ];
-
-/** Metres per user unit, where width is told in a unit of length. */
-function unitOf({ width, viewBox }: Attributes): number | undefined {
-  const match = /^\s*([\d.]+)\s*([a-z]+)\s*$/i.exec(width ?? '');
-  const metres = match && UNITS[match[2]!.toLowerCase()];
-  if (!match || !metres) return undefined;
-  const units = Number(viewBox?.trim().split(/[\s,]+/)[2] ?? Number.NaN);
-  return (Number(match[1]) * metres) / (units > 0 ? units : Number(match[1]) * (metres / (0.0254 / 96)));
-}

@@ -1,5 +1,6 @@
 import type { OnProgress } from '../../core/math/progress';
 import { fail, type Result } from '../../core/math/result';
+import { caught } from '../caught';
 import { MAX_FILE_BYTES, type NamedBytes } from '../format';
 import type { BroughtPaths, PathReader, PathWriter } from './path-format';
 import { csv } from './read-csv';
@@ -26,6 +27,6 @@ export async function readPaths(file: NamedBytes, onProgress?: OnProgress): Prom
   const extension = name.slice(name.lastIndexOf('.') + 1).toLowerCase();
   const reader = PATH_READERS.find(({ extensions }) => extensions.includes(extension));
   return reader
-    ? reader.read(file, onProgress)
+    ? caught(name, () => reader.read(file, onProgress))
     : fail('paths.unknown-format', { file: name, known: PATH_EXTENSIONS.join(', ') });
 }

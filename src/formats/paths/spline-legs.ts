@@ -18,9 +18,8 @@ export interface Spline {
 const TOLERANCE = 1e-6;
 
 /**
- * A B-spline as cubic legs: exactly without weights up to degree 3, else within a millionth of its size. Knots are put in until each is
- * there as often as the degree (W. Boehm, Inserting new knots into B-spline curves, CAD 12, 1980). Without controls, its fit points as
- * they are. Undefined where its numbers do not fit together.
+ * A B-spline as cubic legs: exactly without weights up to degree 3, else within a millionth of its size. Without controls, its fit
+ * points as they are. Undefined where its numbers do not fit together.
  */
 export function splineLegs(
   { degree, knots, controls, weights, fitPoints }: Spline,
@@ -30,8 +29,11 @@ export function splineLegs(
     const points = fitPoints.map((position) => ({ position }));
     return points.length > 1 ? { name, kind: 'straight', closed: false, points } : undefined;
   }
-  const isSound = degree >= 1 && degree <= 12 && knots.length === controls.length + degree + 1;
-  if (!isSound || !weights.every((weight) => weight > 0)) return undefined;
+  const isSound =
+    Number.isInteger(degree) && degree >= 1 && degree <= 12 && knots.length === controls.length + degree + 1;
+  const isRising = knots.every((knot, i) => Number.isFinite(knot) && (i === 0 || knot >= knots[i - 1]!));
+  if (!isSound || !isRising || !weights.every((weight) => weight > 0)) return undefined;
+  if (!controls.every((place) => place.every(Number.isFinite))) return undefined;
   const pieces = bezierPieces(
     controls.map(([x, y, z], i): Weighted => {
       const weight = weights[i] ?? 1;
@@ -40,6 +42,7 @@ export function splineLegs(
     knots,
     degree,
   );
+  if (pieces.length === 0) return undefined;
   const start = placeOf(pieces[0]![0]!);
   const isRational = controls.some((_, i) => (weights[i] ?? 1) !== (weights[0] ?? 1));
   const legs = new CubicLegs(start);
@@ -63,37 +66,36 @@ export function splineLegs(
 const placeOf = ([x, y, z, w]: Weighted): Vec3 => [x / w, y / w, z / w];
 const sum = (a: Vec3, b: Vec3 = [0, 0, 0]): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 
-/** The controls of one Bezier piece a span, degree + 1 each. */
-function bezierPieces(given: readonly Weighted[], givenKnots: readonly number[], degree: number): Weighted[][] {
-  let controls = given;
-  let knots = givenKnots;
-  const [from, to] = [knots[degree]!, knots[controls.length]!];
-  const times = (u: number) => knots.filter((knot) => knot === u).length;
-  for (const u of new Set(knots.filter((knot) => knot >= from && knot <= to)))
-    while (times(u) < degree) [controls, knots] = withKnot(controls, knots, degree, u);
-  const own = controls.slice(Math.max(knots.lastIndexOf(from) - degree, 0), knots.indexOf(to));
+/** The controls of one Bezier piece a span, degree + 1 each: the polar form at the span's ends (L. Ramshaw, Blossoms are polar forms, 1989). */
+function bezierPieces(controls: readonly Weighted[], knots: readonly number[], degree: number): Weighted[][] {
   const pieces: Weighted[][] = [];
-  for (let i = 0; i + degree < own.length; i += degree) pieces.push(own.slice(i, i + degree + 1));
+  for (let k = degree; k < controls.length; k++) {
+    const [from, to] = [knots[k]!, knots[k + 1]!];
+    if (!(to > from)) continue;
+    pieces.push(
+      Array.from({ length: degree + 1 }, (_, ends) =>
+        blossom(controls, knots, degree, k, (r) => (r <= ends ? to : from)),
+      ),
+    );
+  }
   return pieces;
 }
 
-function withKnot(
+/** The polar form of the span from knot `k` at the places `at(1)` to `at(degree)`, by de Boor's steps. */
+function blossom(
   controls: readonly Weighted[],
   knots: readonly number[],
   degree: number,
-  u: number,
-): [Weighted[], number[]] {
-  let k = 0;
-  while (k + 1 < knots.length && knots[k + 1]! <= u) k++;
-  const next: Weighted[] = [];
-  for (let i = 0; i <= controls.length; i++) {
-    if (i <= k - degree) next.push(controls[i]!);
-    else if (i > k || i >= controls.length) next.push(controls[i - 1]!);
-    else {
-      const span = knots[i + degree]! - knots[i]!;
-      const share = span > 0 ? (u - knots[i]!) / span : 0;
-      next.push(controls[i - 1]!.map((v, c) => v + (controls[i]![c]! - v) * share) as unknown as Weighted);
+  k: number,
+  at: (step: number) => number,
+): Weighted {
+  const row = controls.slice(k - degree, k + 1);
+  for (let r = 1; r <= degree; r++)
+    for (let j = degree; j >= r; j--) {
+      const i = k - degree + j;
+      const share = (at(r) - knots[i]!) / (knots[i + degree + 1 - r]! - knots[i]!);
+      const [a, b] = [row[j - 1]!, row[j]!];
+      row[j] = a.map((v, c) => v + (b[c]! - v) * share) as unknown as Weighted;
     }
-  }
-  return [next, [...knots.slice(0, k + 1), u, ...knots.slice(k + 1)]];
+  return row[degree]!;
 }

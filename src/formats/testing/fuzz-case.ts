@@ -1,0 +1,41 @@
+import type { NamedBytes } from '../format';
+import { extensionOf, FORMATS } from '../registry';
+import { PATH_READERS } from '../paths/registry';
+import { damaged } from './damage';
+
+export interface FuzzCase {
+  readonly what: 'mesh' | 'path';
+  readonly file: NamedBytes;
+  readonly seed: number;
+}
+
+export interface FuzzOutcome {
+  /** What a reader threw, below the net. */
+  readonly threw?: string | undefined;
+  readonly isRead: boolean;
+  readonly milliseconds: number;
+  /** Bytes that the process grew by at its highest, and bytes of the file. */
+  readonly grown: number;
+  readonly bytes: number;
+}
+
+/** Reads a damaged copy of a file with its own reader, without the net below readers. */
+export async function fuzzCase({ what, file, seed }: FuzzCase): Promise<FuzzOutcome> {
+  const bytes = damaged(file.bytes, seed);
+  const extension = extensionOf(file.name);
+  const readers = what === 'mesh' ? FORMATS : PATH_READERS;
+  const reader = readers.find(({ extensions, read }) => read && extensions.includes(extension))!;
+  const highest = () => process.resourceUsage().maxRSS * 1024;
+  const [before, begun] = [highest(), performance.now()];
+  const measured = () => ({ milliseconds: performance.now() - begun, grown: highest() - before, bytes: bytes.length });
+  try {
+    const named = { name: file.name, bytes };
+    const result =
+      'sniff' in reader ? await reader.read!([named]) : await (reader as (typeof PATH_READERS)[0]).read(named);
+    return { isRead: result.ok, ...measured() };
+  } catch (error) {
+    const threw =
+      error instanceof Error ? (error.stack ?? error.message).split('\n').slice(0, 3).join(' ') : String(error);
+    return { isRead: false, threw, ...measured() };
+  }
+}
