@@ -4,7 +4,7 @@ import { makeSegmentMesh } from '../core/segment/registry';
 import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 import { writerFor } from '../formats/registry';
 import { changeRun, setStep } from '../project/commands/runs';
-import { encodeProjectFile } from '../project/project-file';
+
 import { movePoint } from '../project/commands/paths';
 import { causeway, saltgrassLanding } from '../project/samples';
 import { emptyProject, type Project } from '../project/schema';

@@ -34,7 +34,7 @@ export const loadFrom =
     return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
   };
 
-/** Works out the final geometry. Problems: `run.unknown`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
+/** Works out the final geometry. Problems: `run.unknown`, `report.too-many-frames`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
 export async function bakeProject(
   project: Project,
   deriver: Deriver,
@@ -47,6 +47,8 @@ export async function bakeProject(
   if (wanted !== undefined && runs.length === 0) {
     return fail('run.unknown', { id: wanted, known: project.runs.map(({ name }) => name).join(', ') });
   }
+  if ((options.frames ?? 0) * runs.length > MOST_FRAMES)
+    return fail('report.too-many-frames', { frames: (options.frames ?? 0) * runs.length, most: MOST_FRAMES });
   const scene: NamedMesh[] = [];
   const reports: RunReport[] = [];
   for (const [i, run] of runs.entries()) {
@@ -92,6 +94,9 @@ async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMes
 const isFar = ({ position }: Guide): boolean => position.some((c) => Math.abs(c) > NEAR_ORIGIN);
 
 const PALE: Material = { ...PLAIN_MATERIAL, name: 'Guide', colour: [0.75, 0.75, 0.72, 1] };
+
+/** Frames that the reports of one bake list, all runs together. */
+const MOST_FRAMES = 1_000_000;
 
 /** How much of a run is making its segment ready. */
 const READY_SHARE = 0.3;

@@ -1,6 +1,7 @@
 import type { TextureSpec } from '../core/segment/finish/finish-spec';
 import { fail, ok, type Result } from '../core/math/result';
 import type { NamedBytes } from '../formats/format';
+import { isSoundImage } from './check-image';
 import { assetIdOf } from '../project/asset-id';
 
 /** Most bytes of an image that is brought. */
@@ -15,11 +16,12 @@ const STARTS: readonly (readonly [ImageTexture['mime'], number, readonly number[
   ['image/webp', 8, [0x57, 0x45, 0x42, 0x50]],
 ];
 
-/** An image file as a texture, named by the SHA-256 of its bytes. Problems: `image.unknown`, `image.too-large`. */
+/** An image file as a texture, named by the SHA-256 of its bytes. Problems: `image.unknown`, `image.too-large`, `image.damaged`. */
 export async function bringImage({ name, bytes }: NamedBytes): Promise<Result<ImageTexture>> {
   if (bytes.length > MAX_IMAGE_BYTES)
     return fail('image.too-large', { file: name, bytes: bytes.length, most: MAX_IMAGE_BYTES });
   const found = STARTS.find(([, at, start]) => start.every((byte, i) => bytes[at + i] === byte));
   if (!found) return fail('image.unknown', { file: name });
+  if (!(await isSoundImage({ bytes, mime: found[0] }))) return fail('image.damaged', { name });
   return ok({ from: 'image', asset: await assetIdOf(bytes), fileName: name.slice(0, 400), mime: found[0] });
 }

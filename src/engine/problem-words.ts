@@ -75,6 +75,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
+  'report.too-many-frames': (f) =>
+    `A report with ${count(f.frames)} frames is too long; ${count(f.most)} is the most. Ask for fewer, or for one run.`,
   'bake.empty': () =>
     'There is nothing to write: no run is shown, or none has grown yet at this time. Show a run or choose a later time.',
   'bake.not-a-number': () =>

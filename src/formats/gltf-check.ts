@@ -62,6 +62,8 @@ const schema = z.looseObject({
 type Gltf = z.infer<typeof schema>;
 type Wrong = string | undefined;
 
+/** Primitives that nodes show, all together, at the most. */
+const MOST_PIECES = 50_000;
 /** Nodes below each other at the most. */
 const DEEPEST = 256;
 const ELEMENTS: Readonly<Record<string, readonly string[]>> = {
@@ -88,7 +90,9 @@ export function checkGltf(
   const gltf = parsed.data;
   const reason = wrongData(gltf, bytes) ?? wrongNodes(gltf) ?? wrongPrimitives(gltf);
   if (reason) return fail('gltf.broken', { file, reason });
-  const corners = cornersOf(gltf);
+  const { corners, pieces } = sumsOf(gltf);
+  if (pieces > MOST_PIECES)
+    return fail('gltf.broken', { file, reason: `its nodes show ${pieces} pieces, and ${MOST_PIECES} is the most` });
   return corners > MAX_TRIANGLES * 3
     ? fail('mesh.too-large', { triangles: Math.floor(corners / 3), most: MAX_TRIANGLES })
     : undefined;
@@ -147,15 +151,16 @@ function wrongPrimitives({ meshes = [], accessors = [] }: Gltf): Wrong {
   return undefined;
 }
 
-/** Corners of triangles and vertices, as often as nodes show them; the larger sum. */
-function cornersOf({ nodes = [], meshes = [], accessors = [] }: Gltf): number {
-  let [corners, vertices] = [0, 0];
+/** Primitives, and their corners of triangles or vertices, whichever are more, as often as nodes show them. */
+function sumsOf({ nodes = [], meshes = [], accessors = [] }: Gltf): { pieces: number; corners: number } {
+  let [pieces, corners, vertices] = [0, 0, 0];
   for (const { mesh } of nodes)
     for (const { attributes, indices, mode = 4 } of meshes[mesh ?? -1]?.primitives ?? []) {
       const count = accessors[attributes.POSITION ?? -1]?.count ?? 0;
       const listed = indices === undefined ? count : accessors[indices]!.count;
       corners += mode > 4 ? Math.max(0, listed - 2) * 3 : listed;
       vertices += count;
+      pieces++;
     }
-  return Math.max(corners, vertices);
+  return { pieces, corners: Math.max(corners, vertices) };
 }

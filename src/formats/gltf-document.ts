@@ -19,14 +19,14 @@ const MIMES: readonly string[] = ['image/png', 'image/jpeg', 'image/webp'];
 export function mergeDocument(document: Document): Result<Mesh> {
   const root = document.getRoot();
   const scene = root.getDefaultScene() ?? root.listScenes()[0];
-  const warnings: Problem[] = [];
+  const leftOut = new Set<string>();
   const gathered = new Gathered();
   const visit = (node: GltfNode): void => {
     const mesh = node.getMesh();
     for (const primitive of mesh?.listPrimitives() ?? []) {
       const mode = primitive.getMode();
       if (mode === Primitive.Mode.POINTS || (mode >= Primitive.Mode.LINES && mode <= Primitive.Mode.LINE_STRIP)) {
-        warnings.push({ code: 'gltf.not-triangles', path: [], facts: { mesh: mesh!.getName() } });
+        leftOut.add(mesh!.getName());
         continue;
       }
       gathered.add(primitive, node.getWorldMatrix(), mesh!.getName() || node.getName());
@@ -38,6 +38,11 @@ export function mergeDocument(document: Document): Result<Mesh> {
     return fail('mesh.too-large', { triangles: gathered.indexCount / 3, most: MAX_TRIANGLES });
   }
   const mesh = gathered.build();
+  const warnings: Problem[] = [...leftOut].map((name) => ({
+    code: 'gltf.not-triangles',
+    path: [],
+    facts: { mesh: name },
+  }));
   if (gathered.clamped.size > 0)
     warnings.push({ code: 'gltf.clamped', path: [], facts: { materials: [...gathered.clamped].join(', ') } });
   return fixMesh(mesh, warnings);

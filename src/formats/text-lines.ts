@@ -34,6 +34,7 @@ export class Lines {
 
   #raw(): string | undefined {
     while (this.#place >= this.#ready.length) {
+      this.#ready = [];
       this.#place = 0;
       if (this.#at >= this.#bytes.length) {
         if (this.#rest.length === 0) return undefined;
@@ -46,10 +47,7 @@ export class Lines {
       const lines = this.#decoder.decode(this.#bytes.subarray(this.#at, end), { stream: !isLast }).split('\n');
       this.#at = end;
       this.#rest.push(lines[0]!);
-      if (lines.length === 1) {
-        this.#ready = [];
-        continue;
-      }
+      if (lines.length === 1) continue;
       lines[0] = this.#rest.join('');
       this.#rest = [lines.pop()!].filter(Boolean);
       this.#ready = lines;

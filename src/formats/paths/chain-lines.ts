@@ -8,10 +8,19 @@ interface Line {
 
 /** Lines joined where exactly two of them end in one place; closed where a chain comes back to its start. */
 export function chainLines(lines: readonly Line[]): BroughtPath[] {
-  const key = ([x, y, z]: Vec3) => `${x},${y},${z}`;
-  const at = new Map<string, number[]>();
+  const numbers = new Map<Vec3 | string, number>();
+  /** Places have one number where they are the same, object or not. */
+  const numberOf = (place: Vec3): number => {
+    const known = numbers.get(place);
+    if (known !== undefined) return known;
+    const key = place.join();
+    const number = numbers.get(key) ?? numbers.size;
+    numbers.set(key, number).set(place, number);
+    return number;
+  };
+  const at = new Map<number, number[]>();
   for (const [i, { places }] of lines.entries())
-    for (const end of [key(places[0]!), key(places[places.length - 1]!)]) {
+    for (const end of [numberOf(places[0]!), numberOf(places[places.length - 1]!)]) {
       const here = at.get(end);
       if (here) here.push(i);
       else at.set(end, [i]);
@@ -20,13 +29,13 @@ export function chainLines(lines: readonly Line[]): BroughtPath[] {
   /** Grows a chain from its end as far as it goes. */
   const grow = (chain: Vec3[]): void => {
     for (;;) {
-      const end = key(chain[chain.length - 1]!);
+      const end = numberOf(chain[chain.length - 1]!);
       const here = at.get(end)!;
       const next = here.length === 2 ? here.find((i) => !isUsed[i]) : undefined;
       if (next === undefined) return;
       isUsed[next] = 1;
       const { places } = lines[next]!;
-      const isForward = key(places[0]!) === end;
+      const isForward = numberOf(places[0]!) === end;
       for (let k = 1; k < places.length; k++) chain.push(places[isForward ? k : places.length - 1 - k]!);
     }
   };

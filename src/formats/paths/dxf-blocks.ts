@@ -3,9 +3,9 @@ import { axesOf, mapped, pathOf } from './dxf-entities';
 import { numberOf, placesOf, textOf, type Entity } from './dxf-groups';
 import type { BroughtPath } from './path-format';
 
-/** Inserts within each other, and lines that they make, at the most. */
+/** Inserts within each other, and entities that copies of blocks have together, at the most. */
 const DEEPEST = 16;
-const MOST_LINES = 200_000;
+const MOST = 50_000;
 const DEGREE = Math.PI / 180;
 
 interface Block {
@@ -19,13 +19,15 @@ export interface Drawing {
   /** LINE entities, which may run on into each other. */
   readonly lines: BroughtPath[];
   readonly leftOut: Set<string>;
+  /** Entities of copies of blocks so far. */
+  count: number;
 }
 
 /** Collects the lines of a drawing; inserts of blocks draw what is in these (DXF Reference, INSERT and the BLOCKS section). */
 export function drawingOf(entities: readonly Entity[]): Drawing {
   const blocks = blocksOf(entities);
-  const drawing: Drawing = { paths: [], lines: [], leftOut: new Set() };
-  gather(sectionOf(entities, 'ENTITIES'), blocks, drawing, 0, (path) => path);
+  const drawing: Drawing = { paths: [], lines: [], leftOut: new Set(), count: 0 };
+  gather(sectionOf(entities, 'ENTITIES'), blocks, drawing, new Set(), (path) => path);
   return drawing;
 }
 
@@ -54,18 +56,19 @@ function gather(
   entities: readonly Entity[],
   blocks: ReadonlyMap<string, Block>,
   drawing: Drawing,
-  deep: number,
+  open: ReadonlySet<Block>,
   place: (path: BroughtPath) => BroughtPath,
 ): void {
-  for (let i = 0; i < entities.length && drawing.paths.length + drawing.lines.length < MOST_LINES; i++) {
+  for (let i = 0; i < entities.length; i++) {
+    if (open.size > 0 && ++drawing.count > MOST) return void drawing.leftOut.add('INSERT');
     const entity = entities[i]!;
     if (entity.type === 'SEQEND' || entity.type === 'ATTRIB') continue;
     if (entity.type === 'INSERT') {
       const block = blocks.get(textOf(entity, 2) ?? '');
-      if (!block || deep >= DEEPEST) drawing.leftOut.add('INSERT');
+      if (!block || open.has(block) || open.size >= DEEPEST) drawing.leftOut.add('INSERT');
       else
         for (const put of copiesOf(entity, block))
-          gather(block.entities, blocks, drawing, deep + 1, (path) => place(put(path)));
+          gather(block.entities, blocks, drawing, new Set([...open, block]), (path) => place(put(path)));
       continue;
     }
     const vertices: Entity[] = [];

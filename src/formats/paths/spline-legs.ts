@@ -47,7 +47,7 @@ export function splineLegs(
   const isRational = controls.some((_, i) => (weights[i] ?? 1) !== (weights[0] ?? 1));
   const legs = new CubicLegs(start);
   if (isRational || degree > 3) {
-    const size = Math.max(...controls.map((place) => distance(place, controls[0]!)));
+    const size = controls.reduce((most, place) => Math.max(most, distance(place, controls[0]!)), 0);
     const curve = piecewise(pieces.map(rationalPiece), false, Float64Array.of(0, 1));
     const points = fitHandles(curve, size * TOLERANCE);
     for (const [i, { position, handleIn }] of points.slice(1).entries())

@@ -87,7 +87,7 @@ const wide: Damage = (bytes, random) => {
 
 /** A value of a JSON text replaced, taken away or nested; a GLB's JSON in sound wrapping. */
 const oddJson: Damage = (bytes, random) => {
-  const isGlb = latin(bytes.subarray(0, 4)) === 'glTF';
+  const isGlb = bytes.length >= 20 && latin(bytes.subarray(0, 4)) === 'glTF';
   const length = isGlb ? new DataView(bytes.buffer, bytes.byteOffset).getUint32(12, true) : 0;
   try {
     const json = JSON.parse(latin(isGlb ? bytes.subarray(20, 20 + length) : bytes)) as object;
