@@ -18,7 +18,7 @@ const policy = [
 ].join('; ');
 
 /** Nothing of the machine is used but the screen, the pointer and the keys. */
-const NO_FEATURES = ['camera', 'geolocation', 'microphone', 'payment', 'usb', 'serial', 'bluetooth', 'display-capture']
+const NO_FEATURES = ['camera', 'geolocation', 'microphone', 'payment', 'usb', 'serial', 'display-capture']
   .map((feature) => `${feature}=()`)
   .join(', ');
 

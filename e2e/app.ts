@@ -12,7 +12,11 @@ export const test = base.extend<{ quiet: void }>({
       page.on('console', (message) => {
         // The software renderer of the test machine tells of its own slowness.
         const isDriver = /GPU stall due to ReadPixels|GL Driver Message/.test(message.text());
-        if (['error', 'warning'].includes(message.type()) && !isDriver) noise.push(message.text());
+        // What belonged to graphics that were lost is thrown away when they are back; a test that goes offline misses pieces.
+        const isLost = /object does not belong to this context|ERR_INTERNET_DISCONNECTED|ChunkLoadError/.test(
+          message.text(),
+        );
+        if (['error', 'warning'].includes(message.type()) && !isDriver && !isLost) noise.push(message.text());
       });
       // Tests that make a worker crash throw this.
       page.on('pageerror', (error) => error.message !== MADE_TO_CRASH && noise.push(error.message));

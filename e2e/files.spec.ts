@@ -111,10 +111,16 @@ test('POST /api/bake answers with a file, and clearly when it cannot', async ({ 
   await openDemo(page);
   await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
   const file = await saved(page, () => page.getByRole('button', { name: 'Download Saltgrass Landing' }).click());
-  const good = await request.post('/api/bake?format=report&frames=3', { data: file.bytes, headers: { 'content-type': 'application/json' } });
+  const good = await request.post('/api/bake?format=report&frames=3', {
+    data: file.bytes,
+    headers: { 'content-type': 'application/json' },
+  });
   expect(good.status()).toBe(200);
   expect((await good.json()).runs[0].placements).toHaveLength(32);
-  const bad = await request.post('/api/bake', { data: Buffer.from('{}'), headers: { 'content-type': 'application/json' } });
+  const bad = await request.post('/api/bake', {
+    data: Buffer.from('{}'),
+    headers: { 'content-type': 'application/json' },
+  });
   expect(bad.status()).toBe(400);
   expect((await bad.json()).problems[0].message).toContain('not a Rattan project file');
   const schema = JSON.parse(readFileSync('docs/project-file.schema.json', 'utf8'));

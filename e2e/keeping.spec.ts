@@ -1,5 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { disc, expect, MADE_TO_CRASH, openDemo, openEmpty, pathLength, settled, test } from './app';
+import { chromium } from '@playwright/test';
+import config from '../playwright.config';
+import { asphalt, disc, expect, MADE_TO_CRASH, openDemo, openEmpty, pathLength, saved, settled, test } from './app';
 
 test('is isolated, allows no eval, and draws something', async ({ page }) => {
   const response = await page.goto('/?sample');
@@ -45,24 +47,22 @@ test('a second tab is told, saves nothing, and can take over or keep a copy', as
 });
 
 test('a tab killed inside a write leaves the last good state', async ({ page, context, browser }) => {
-  // When told to, the page holds its thread inside a write: the record is put, the transaction cannot commit.
-  await page.addInitScript(() => {
-    const put = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = function (...args) {
-      const request = put.apply(this, args);
-      if (this.name !== 'projects' || !Reflect.get(globalThis, 'holdWrites')) return request;
-      console.log('inside a write');
-      for (const end = Date.now() + 20_000; Date.now() < end;);
-      return request;
-    };
-  });
   await openDemo(page);
   await disc(page, 3).focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByText(/^Saved/)).toBeVisible();
-  await page.waitForTimeout(1000); // the quiet time before a save, and the save
   const x = await page.getByLabel('x', { exact: true }).inputValue();
-  await page.evaluate(() => Reflect.set(globalThis, 'holdWrites', true));
+  // From here on the thread that saves stays inside a write: the record is put, the transaction cannot commit.
+  const hold = () => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (...args) {
+      const request = put.apply(this, args);
+      console.log('inside a write');
+      for (const end = Date.now() + 20_000; Date.now() < end;);
+      return request;
+    };
+  };
+  await Promise.all(page.workers().map((worker) => worker.evaluate(hold)));
   const inside = page.waitForEvent('console', (message) => message.text() === 'inside a write');
   await page.keyboard.press('ArrowRight');
   await inside;
@@ -98,6 +98,65 @@ test('a crash of the worker is told, and the work goes on', async ({ page }) => 
   await disc(page, 3).focus();
   await page.keyboard.press('ArrowUp');
   await expect.poll(() => pathLength(page)).not.toBe(before);
+});
+
+test('a worker that ends without a word is told, and work goes on in a new one', async ({ page }) => {
+  await openDemo(page);
+  const all = page.workers();
+  const before = await pathLength(page);
+  // At the next thing that they are asked, before they answer: the one that computes and the one that saves.
+  await Promise.all(all.map((worker) => worker.evaluate(() => self.addEventListener('message', () => self.close()))));
+  await disc(page, 3).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText(/stopped unexpectedly/).first()).toBeVisible();
+  await expect.poll(() => pathLength(page)).not.toBe(before);
+  await settled(page);
+  await expect(page.getByText(/^Saved/)).toBeVisible();
+  const kept = await page.getByLabel('x', { exact: true }).inputValue();
+  await page.reload();
+  await settled(page);
+  await disc(page, 3).focus();
+  await expect(page.getByLabel('x', { exact: true })).toHaveValue(kept);
+});
+
+test('graphics that are lost come back drawn; a dialog that does not load leaves the page alive', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page);
+  const before = await asphalt(page);
+  await page.evaluate(() => {
+    const extension = document.querySelector('canvas')!.getContext('webgl2')!.getExtension('WEBGL_lose_context')!;
+    extension.loseContext();
+    setTimeout(() => extension.restoreContext(), 1500);
+  });
+  await expect(page.getByText('The graphics were lost')).toBeVisible();
+  await expect(page.getByText('The graphics were lost')).toBeHidden();
+  await expect.poll(async () => Math.abs((await asphalt(page)) / before - 1)).toBeLessThan(0.02);
+  await context.setOffline(true);
+  await page.getByRole('button', { name: /^1\s*Segment/ }).click();
+  await page.getByRole('button', { name: 'Prepare the segment' }).click();
+  await expect(page.getByText(/could not be opened: A piece of the program could not be loaded/)).toBeVisible();
+  await context.setOffline(false);
+  await disc(page, 3).focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByText(/^Saved/)).toBeVisible();
+});
+
+test('without WebGL the ticket, downloads and exports work, and the view says what is missing', async ({ baseURL }) => {
+  const { executablePath, args } = config.use!.launchOptions!;
+  const plain = await chromium.launch({ executablePath: executablePath!, args: [...args!, '--disable-3d-apis'] });
+  const page = await plain.newPage({ viewport: { width: 1280, height: 800 }, baseURL: baseURL! });
+  await page.goto('/?sample=causeway');
+  await expect(page.getByText(/gives no WebGL/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /Laying.*32 laid/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Export' }).click();
+  const { bytes } = await saved(page, () => page.getByRole('button', { name: 'Save file' }).click());
+  expect(bytes.subarray(0, 4).toString()).toBe('glTF');
+  await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
+  const file = await saved(page, () => page.getByRole('button', { name: 'Download Saltgrass Landing' }).click());
+  expect(JSON.parse(file.bytes.toString()).project.runs).toHaveLength(2);
+  await plain.close();
 });
 
 test('the shelf makes, renames, duplicates, deletes and brings back projects', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { ComputeApi } from './compute-api';
+import { watchLife } from './worker-life';
 
 /** The work was stopped by the one who asked for it. */
 export class Stopped extends Error {}
@@ -10,6 +11,7 @@ export class Crashed extends Error {}
 export class ComputeClient {
   #worker!: Worker;
   #api!: Remote<ComputeApi>;
+  #unwatch!: () => void;
   readonly #waiting = new Set<(error: Error) => void>();
 
   constructor() {
@@ -32,11 +34,14 @@ export class ComputeClient {
   }
 
   close(): void {
+    this.#unwatch();
     this.#worker.terminate();
   }
 
   #start(): void {
-    this.#worker = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' });
+    const name = crypto.randomUUID();
+    this.#worker = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module', name });
+    this.#unwatch = watchLife(this.#worker, name, () => this.#restart(new Crashed('it ended')));
     this.#worker.onerror = (event) => {
       event.preventDefault();
       this.#restart(new Crashed(event.message));
@@ -45,6 +50,7 @@ export class ComputeClient {
   }
 
   #restart(error: Error): void {
+    this.#unwatch();
     this.#worker.terminate();
     this.#start();
     for (const reject of [...this.#waiting]) reject(error);

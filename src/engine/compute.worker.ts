@@ -10,6 +10,7 @@ import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import { placeLines, summaryOf } from './brought-file';
 import type { ComputeApi } from './compute-api';
+import { holdLife } from './worker-life';
 import { Deriver } from './derive';
 import { pushOutOf } from './push-out-of';
 import { buildSegmentView } from './segment-view';
@@ -75,3 +76,5 @@ const api: ComputeApi = {
 };
 
 expose(api);
+
+holdLife();

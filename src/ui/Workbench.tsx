@@ -2,14 +2,16 @@
 
 import '../project/jitless';
 import { CssBaseline, ThemeProvider, Box, CircularProgress } from '@mui/material';
-import { SnackbarProvider } from 'notistack';
+import { enqueueSnackbar, SnackbarProvider } from 'notistack';
+import { ErrorBoundary } from 'react-error-boundary';
 import { NOTICES } from './notices';
 import dynamic from 'next/dynamic';
 import { ExportDialog } from './export/ExportDialog';
+import { Guarded, reasonOf } from './Guarded';
 import { Header } from './header/Header';
 import { SectionDialog } from './segment/SectionDialog';
 import { ShelfDialog } from './shelf/ShelfDialog';
-import { AppProvider, useSession } from './state/app-context';
+import { AppProvider, useSession, useSet } from './state/app-context';
 import { KeysDialog } from './keys/KeysDialog';
 import { BringPathDialog } from './paths/BringPathDialog';
 import { Panes } from './Panes';
@@ -50,7 +52,6 @@ function Starting() {
 }
 
 function Screen() {
-  const dialog = useSession((s) => s.dialog);
   useAppKeys();
   usePlugNotice();
   return (
@@ -59,13 +60,53 @@ function Screen() {
       sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr', userSelect: 'none' }}
     >
       <Header />
-      <Panes ticket={<Ticket />} bentView={<BentView />} straightView={<StraightView />} />
-      {dialog === 'export' && <ExportDialog />}
-      {dialog === 'shelf' && <ShelfDialog />}
-      {dialog === 'section' && <SectionDialog />}
-      {dialog === 'prepare' && <PrepareDialog />}
-      {dialog === 'bringPath' && <BringPathDialog />}
-      {dialog === 'keys' && <KeysDialog />}
+      <Panes
+        ticket={
+          <Guarded name="The ticket">
+            <Ticket />
+          </Guarded>
+        }
+        bentView={
+          <Guarded name="The bent view">
+            <BentView />
+          </Guarded>
+        }
+        straightView={
+          <Guarded name="The straight view">
+            <StraightView />
+          </Guarded>
+        }
+      />
+      <Dialogs />
     </Box>
+  );
+}
+
+const DIALOGS = {
+  export: ExportDialog,
+  shelf: ShelfDialog,
+  section: SectionDialog,
+  prepare: PrepareDialog,
+  bringPath: BringPathDialog,
+  keys: KeysDialog,
+};
+
+/** The dialog that is open; one that fails is closed and told, and the page goes on. */
+function Dialogs() {
+  const dialog = useSession((s) => s.dialog);
+  const set = useSet();
+  if (!dialog) return null;
+  const Open = DIALOGS[dialog];
+  return (
+    <ErrorBoundary
+      key={dialog}
+      fallback={null}
+      onError={(error) => {
+        set({ dialog: undefined });
+        enqueueSnackbar(`This could not be opened: ${reasonOf(error)}`, { variant: 'error' });
+      }}
+    >
+      <Open />
+    </ErrorBoundary>
   );
 }

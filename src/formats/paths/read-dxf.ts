@@ -1,7 +1,7 @@
 import { fail, ok, type Problem, type Result } from '../../core/math/result';
 import { chainLines } from './chain-lines';
-import { drawingOf, sectionOf } from './dxf-blocks';
-import { readGroups } from './dxf-groups';
+import { drawingOf } from './dxf-blocks';
+import { readGroups, type Entity } from './dxf-groups';
 import { definePathReader, textOf, type BroughtPaths } from './path-format';
 
 /** Metres per unit by $INSUNITS (DXF Reference, HEADER section): inches, feet, miles, mm, cm, m, km, yards, dm. */
@@ -47,7 +47,7 @@ export const dxf = definePathReader({
   },
 });
 
-function unitOf(entities: Parameters<typeof sectionOf>[0]): number | undefined {
+function unitOf(entities: readonly Entity[]): number | undefined {
   const header = entities.find(({ type, groups }) => type === 'SECTION' && groups[0]?.value === 'HEADER');
   const at = header?.groups.findIndex(({ code, value }) => code === 9 && value === '$INSUNITS') ?? -1;
   return at < 0 ? undefined : UNITS[Number(header!.groups[at + 1]?.value)];

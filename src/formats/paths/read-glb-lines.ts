@@ -24,6 +24,8 @@ export const glbLines = definePathReader({
       node.listChildren().forEach(visit);
     };
     (root.getDefaultScene() ?? root.listScenes()[0])?.listChildren().forEach(visit);
+    const isSound = paths.every(({ points }) => points.every((point) => point.position.every(Number.isFinite)));
+    if (!isSound) return fail('gltf.broken', { file: main.name, reason: 'a line names a vertex that is not there' });
     return paths.length > 0 ? ok({ paths, unit: 1, isFlat: false, up: 'y' }) : fail('paths.none', { file: main.name });
   },
 });
@@ -32,7 +34,6 @@ function placesOf(position: Accessor, primitive: Primitive, node: Node): Vec3[] 
   const m = node.getWorldMatrix();
   const indices = primitive.getIndices();
   const count = indices?.getCount() ?? position.getCount();
-  const vertices = position.getCount();
   const v: number[] = [];
   return Array.from({ length: count }, (_, i): Vec3 => {
     const [x, y, z] = position.getElement(indices ? indices.getScalar(i) : i, v) as [number, number, number];

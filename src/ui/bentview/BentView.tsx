@@ -32,6 +32,22 @@ const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
   ruler: 'Click on two places to measure between them. Enter ends.',
 };
 
+const SAID = {
+  position: 'absolute',
+  bottom: 14,
+  left: '50%',
+  transform: 'translateX(-50%)',
+  width: 'max-content',
+  maxWidth: '94%',
+  px: 4,
+  py: 1.5,
+  borderRadius: 1,
+  bgcolor: 'secondary.main',
+  color: 'background.paper',
+  pointerEvents: 'none',
+} as const;
+const LOST = { ...SAID, bottom: '45%' } as const;
+
 /** A wheel that turns over a point or a button means the view below it. */
 function turnedOver({ currentTarget, target, nativeEvent }: WheelEvent<HTMLElement>): void {
   const canvas = currentTarget.querySelector('canvas');
@@ -53,6 +69,7 @@ export function BentView() {
   const isEmpty = useProject((s) => s.project.runs.length === 0 && s.project.guides.length === 0);
   const isBusy = useResults((s) => s.busy.size > 0);
   const hint = useSession((s) => s.hint);
+  const isLost = useSession((s) => s.isViewLost);
   const segmentBox = useStart(path);
   const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
   const section = usePenFocus(tool);
@@ -105,27 +122,16 @@ export function BentView() {
         <ViewToolbar />
       </Box>
       {tool !== 'shape' && (
-        <Typography
-          role="status"
-          sx={{
-            position: 'absolute',
-            bottom: 14,
-            left: '50%',
-            transform: 'translateX(-50%)',
-            width: 'max-content',
-            maxWidth: '94%',
-            px: 4,
-            py: 1.5,
-            borderRadius: 1,
-            bgcolor: 'secondary.main',
-            color: 'background.paper',
-            pointerEvents: 'none',
-          }}
-        >
+        <Typography role="status" sx={SAID}>
           {TOLD[tool]}
         </Typography>
       )}
       {!isResultOnly && (view === 'free' || view === 'above') && <GridNote />}
+      {isLost && (
+        <Typography role="status" sx={LOST}>
+          The graphics were lost. They come back by themselves.
+        </Typography>
+      )}
       {isEmpty && <EmptyProject />}
     </Box>
   );

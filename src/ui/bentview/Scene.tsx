@@ -2,10 +2,11 @@
 
 import { Canvas } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { Box } from '../../core/mesh/box';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { TOKENS } from '../tokens';
+import { ContextGuard } from './ContextGuard';
 import { FrameComb } from './FrameComb';
 import { FrameReporter } from './FrameReporter';
 import { GuideMeshes } from './GuideMeshes';
@@ -68,8 +69,11 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
     ];
   }, [framing, guide, own, shown, viewport, empty]);
   const late = useLateFraming(framing.count);
+  const [made, setMade] = useState(0);
+  const anew = useCallback(() => setMade((count) => count + 1), []);
   return (
     <Canvas
+      key={made}
       frameloop="demand"
       shadows="percentage"
       dpr={[1, 2]}
@@ -96,6 +100,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       )}
       {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
       <Quality />
+      <ContextGuard onAnew={anew} />
       <FrameReporter viewport={viewport} />
     </Canvas>
   );

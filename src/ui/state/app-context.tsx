@@ -5,7 +5,7 @@ import { enqueueSnackbar } from 'notistack';
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
-import { startSaver } from '../../project/storage/saver';
+import { startSaver } from '../../engine/saver';
 import type { Run } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';

@@ -15,7 +15,7 @@ import {
   type Ticket,
 } from '../../project/storage/projects';
 import { lockProject, type TabLock } from '../../project/storage/tab-lock';
-import type { Save } from '../../project/storage/saver';
+import type { Save } from '../../engine/saver';
 import { storageProblem } from '../../project/storage/trouble';
 import type { DocumentStore } from './document-store';
 import type { SaveState, SessionStore } from './session-store';

@@ -58,6 +58,8 @@ export interface SessionState {
   readonly view: ViewName;
   /** Counts up to ask the view to frame everything, the selected run, or the chosen guide. */
   readonly framing: { readonly what: 'run' | 'all' | 'guide'; readonly count: number };
+  /** The graphics of the bent view are lost for the moment. */
+  readonly isViewLost: boolean;
   /** Something in the bent view is being dragged. */
   readonly isDragging: boolean;
   /** Station in metres that the pointer is at, in either view. */
@@ -97,6 +99,7 @@ export const createSessionStore = (): SessionStore =>
     tool: 'shape',
     view: 'free',
     framing: { what: 'run', count: 0 },
+    isViewLost: false,
     isDragging: false,
     station: undefined,
     finding: undefined,

@@ -1,11 +1,13 @@
 import { wrap } from 'comlink';
-import { saveProject } from './projects';
+import { watchLife } from './worker-life';
+import { saveProject } from '../project/storage/projects';
 
 export type Save = typeof saveProject;
 
 /** Saves in a thread of its own: the page's is busy drawing while somebody edits, and its answers from the database wait for that. */
 export function startSaver(): { readonly save: Save; close(): void } {
-  const worker = new Worker(new URL('./save.worker.ts', import.meta.url), { type: 'module' });
+  const name = crypto.randomUUID();
+  const worker = new Worker(new URL('./save.worker.ts', import.meta.url), { type: 'module', name });
   const remote = wrap<{ save: Save }>(worker);
   let broke: (error: Error) => void = () => {};
   const broken = new Promise<never>((_, reject) => (broke = reject));
@@ -14,10 +16,14 @@ export function startSaver(): { readonly save: Save; close(): void } {
     event.preventDefault();
     broke(new Error(event.message));
   };
+  const unwatch = watchLife(worker, name, () => broke(new Error('it ended')));
   return {
     // Where the thread does not start or has ended, the page does it.
     save: (ticket, project) =>
       Promise.race([remote.save(ticket, project), broken.catch(() => saveProject(ticket, project))]),
-    close: () => worker.terminate(),
+    close() {
+      unwatch();
+      worker.terminate();
+    },
   };
 }
