@@ -6,6 +6,7 @@ import type { BroughtPaths } from '../formats/paths/path-format';
 import { readPaths } from '../formats/paths/registry';
 import { readMesh } from '../formats/registry';
 import { loadAsset, saveAsset } from '../project/storage/assets';
+import { storageProblem } from '../project/storage/trouble';
 import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import { placeLines, summaryOf } from './brought-file';
@@ -19,7 +20,8 @@ import { buildRunView, SegmentNumbers, transferables } from './run-view';
 
 const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
 const deriver = new Deriver(async (id) => {
-  const bytes = await loadAsset(id);
+  const bytes = await loadAsset(id).catch(storageProblem);
+  if (bytes && 'code' in bytes) return { ok: false, problems: [bytes] };
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
 }, loadAsset);
 
@@ -68,7 +70,8 @@ const api: ComputeApi = {
   async bring(files, onProgress) {
     const result = await bringMesh(files, onProgress);
     if (!result.ok) return result;
-    await saveAsset(result.value.brought.asset, result.value.bytes);
+    const kept = await saveAsset(result.value.brought.asset, result.value.bytes);
+    if (!kept.ok) return kept;
     return ok(result.value.brought, result.warnings);
   },
   bake: (project, extension, name, options, onProgress) =>

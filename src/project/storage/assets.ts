@@ -1,10 +1,21 @@
+import { ok, type Result } from '../../core/math/result';
 import { database } from './database';
+import { storageProblem } from './trouble';
 
 /** Where it is kept since when an asset has not been used. */
 export const unusedKey = (asset: string): string => `unused:${asset}`;
 
-/** Keeps bytes under their id. What is there already is the same, and stays. */
-export async function saveAsset(id: string, bytes: Uint8Array): Promise<void> {
+/** Keeps bytes under their id. What is there already is the same, and stays. Problems: those of the storage. */
+export async function saveAsset(id: string, bytes: Uint8Array): Promise<Result<undefined>> {
+  try {
+    await put(id, bytes);
+    return ok(undefined);
+  } catch (error) {
+    return { ok: false, problems: [storageProblem(error)] };
+  }
+}
+
+async function put(id: string, bytes: Uint8Array): Promise<void> {
   const transaction = (await database()).transaction(['assets', 'app'], 'readwrite');
   const assets = transaction.objectStore('assets');
   if ((await assets.getKey(id)) === undefined)

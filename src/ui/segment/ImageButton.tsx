@@ -2,12 +2,11 @@
 
 import ImageOutlined from '@mui/icons-material/ImageOutlined';
 import { Button } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { useRef } from 'react';
 import type { TextureSpec } from '../../core/segment/finish/finish-spec';
 import { bringImage } from '../../engine/bring-image';
-import { problemWords } from '../../engine/problem-words';
 import { saveAsset } from '../../project/storage/assets';
+import { tell } from '../state/tell';
 
 /** Brings an image to lay over a part. */
 export function ImageButton({ onBrought }: { onBrought: (texture: TextureSpec) => void }) {
@@ -15,12 +14,9 @@ export function ImageButton({ onBrought }: { onBrought: (texture: TextureSpec) =
   const bring = async (file: File) => {
     const bytes = new Uint8Array(await file.arrayBuffer());
     const result = await bringImage({ name: file.name, bytes });
-    if (!result.ok) {
-      enqueueSnackbar(problemWords(result.problems[0]!), { variant: 'error' });
-      return;
-    }
-    await saveAsset(result.value.asset, bytes);
-    onBrought(result.value);
+    const kept = result.ok ? await saveAsset(result.value.asset, bytes) : result;
+    if (!kept.ok) tell(kept.problems);
+    else if (result.ok) onBrought(result.value);
   };
   return (
     <>

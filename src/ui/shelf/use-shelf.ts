@@ -132,10 +132,9 @@ const saveText = (text: string, name: string): void =>
 
 /** Keeps the assets of a file; what stood in the way, if anything did. */
 async function saveAll(assets: Assets): Promise<readonly Problem[] | undefined> {
-  try {
-    for (const [id, bytes] of assets) await saveAsset(id, bytes);
-    return undefined;
-  } catch (error) {
-    return [storageProblem(error)];
+  for (const [id, bytes] of assets) {
+    const kept = await saveAsset(id, bytes);
+    if (!kept.ok) return kept.problems;
   }
+  return undefined;
 }
