@@ -148,6 +148,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'worker.crashed': () => 'The computation stopped unexpectedly and was started again. Nothing is lost; try once more.',
   'project.unkept': (f) =>
     `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
+  'project.absent': () => 'There is no project in it: it was damaged where it is kept. Open a file of it.',
   'project.gone': () => 'This project is no longer in this browser. Open another one, or a file of it.',
   'storage.failed': (f) =>
     `The browser could not keep it: ${f.reason}. Download the project under Projects to be safe.`,

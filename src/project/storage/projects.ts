@@ -33,9 +33,10 @@ function shelfItem(stored: StoredProject): ShelfItem {
   };
 }
 
-/** A record as this version understands it. Problems: `project.gone`, and those of {@link openProject}. */
+/** A record as this version understands it. Problems: `project.gone`, `project.absent`, and those of {@link openProject}. */
 export function readStored(stored: StoredProject | undefined): Result<StoredProject> {
   if (!stored) return fail('project.gone');
+  if (!stored.project) return fail('project.absent');
   const opened = openProject(stored.project);
   return opened.ok ? ok({ ...stored, project: opened.value }) : opened;
 }

@@ -71,7 +71,7 @@ describe('projects in the browser', () => {
   it.each([
     ['not sound', { runs: 'none' }, 'project.invalid', 'Kept'],
     ['newer', { version: 99 }, 'project.newer', 'Kept'],
-    ['without a project', undefined, 'project.foreign', undefined],
+    ['without a project', undefined, 'project.absent', undefined],
   ])('that are %s say so on the shelf, and nothing of them is lost', async (_, change, code, name) => {
     const { id, ...rest } = await createProject(emptyProject('Kept'));
     const broken = { id, ...rest, project: change && { ...rest.project, ...change } } as never;

@@ -98,8 +98,8 @@ export function ShelfDialog() {
           ))}
         </Box>
         <Typography variant="body2" color="text.secondary">
-          Projects are kept in this browser{usage !== undefined && `, ${bytesText(usage)} of them`}. Download a copy of
-          what must not be lost.
+          Projects are kept in this browser{usage !== undefined && `, where Rattan takes ${bytesText(usage)}`}. Download
+          a copy of what must not be lost.
         </Typography>
       </DialogContent>
     </Dialog>
