@@ -86,18 +86,19 @@ test('a crash of the worker is told, and the work goes on', async ({ page }) => 
   await openDemo(page);
   const workers = page.workers();
   expect(workers.length).toBeGreaterThan(0);
-  const crash = () =>
-    workers[0]!.evaluate((message) => {
+  const crash = (worker: (typeof workers)[0]) =>
+    worker.evaluate((message) => {
       setTimeout(() => {
         throw new Error(message);
       }, 0);
     }, MADE_TO_CRASH);
-  await crash();
-  await expect.poll(() => page.workers().includes(workers[0]!)).toBe(false); // a new one has taken its place
+  await Promise.all(workers.map(crash)); // those that compute, and the one that saves
+  await expect.poll(() => page.workers().some((worker) => workers.includes(worker))).toBe(false); // new ones are there
   const before = await pathLength(page);
   await disc(page, 3).focus();
   await page.keyboard.press('ArrowUp');
   await expect.poll(() => pathLength(page)).not.toBe(before);
+  await expect(page.getByText(/^Saved/)).toBeVisible();
 });
 
 test('a worker that ends without a word is told, and work goes on in a new one', async ({ page }) => {

@@ -8,6 +8,7 @@ import { MADE_PREPARE, makerDefaults } from '../project/defaults';
 import { causeway } from '../project/samples';
 import type { Guide } from '../project/schema';
 import { loadAsset } from '../project/storage/assets';
+import { FakeLocks } from '../project/testing/fake-locks';
 import type { ComputeApi } from './compute-api';
 import { ComputeClient, Crashed, Stopped } from './compute-client';
 
@@ -46,6 +47,8 @@ describe('the compute worker', () => {
     const scope = globalThis as unknown as Record<string, unknown>;
     for (const name of ['addEventListener', 'removeEventListener', 'postMessage'] as const)
       scope[name] = (port1[name] as (...a: unknown[]) => unknown).bind(port1);
+    scope.self = { name: 'worker', postMessage: scope.postMessage };
+    Object.defineProperty(globalThis, 'navigator', { value: { locks: new FakeLocks() }, configurable: true });
     await import('./compute.worker');
     port1.start();
     api = wrap<ComputeApi>(port2 as unknown as Endpoint);

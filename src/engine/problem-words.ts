@@ -149,7 +149,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'project.unkept': (f) =>
     `Not saved: ${f.where} is beyond what a project can hold (${f.reason}). Undo the last change.`,
   'project.absent': () => 'There is no project in it: it was damaged where it is kept. Open a file of it.',
-  'project.gone': () => 'This project is no longer in this browser. Open another one, or a file of it.',
+  'project.gone': () => 'This project is no longer on the shelf. Open another one, or a file of it.',
   'storage.failed': (f) =>
     `The browser could not keep it: ${f.reason}. Download the project under Projects to be safe.`,
   'storage.full': () =>

@@ -3,6 +3,7 @@ import { jobOf, unwrap } from '../core/testing/runs';
 import type { RunJob } from '../core/bending/run-spec';
 import type { CurveSpec } from '../core/curve/registry';
 import { MADE_PREPARE, makerDefaults } from '../project/defaults';
+import { encode } from 'fast-png';
 import { bringImage, MAX_IMAGE_BYTES } from './bring-image';
 import { loadFrom } from './bake';
 import { Deriver } from './derive';
@@ -62,13 +63,17 @@ describe('a report', () => {
 
 describe('bringImage', () => {
   it('knows an image by its first bytes, whatever its name', async () => {
-    const png = Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]);
+    const png = encode({ width: 2, height: 2, channels: 3, depth: 8, data: new Uint8Array(12).fill(90) });
     const texture = unwrap(await bringImage({ name: 'moss.txt', bytes: png }));
     expect(texture).toMatchObject({ mime: 'image/png', fileName: 'moss.txt' });
     expect(texture.asset).toMatch(/^[0-9a-f]{64}$/);
     expect(await bringImage({ name: 'a.png', bytes: png.slice(1) })).toMatchObject({
       problems: [{ code: 'image.unknown' }],
     });
+    const damaged = png.slice();
+    damaged[damaged.length - 20]! ^= 1; // in the compressed pixels: the checksum tells
+    for (const bytes of [damaged, png.slice(0, 60)])
+      expect(await bringImage({ name: 'a.png', bytes })).toMatchObject({ problems: [{ code: 'image.damaged' }] });
     const large = new Uint8Array(MAX_IMAGE_BYTES + 1);
     large.set(png);
     expect(await bringImage({ name: 'a.png', bytes: large })).toMatchObject({

@@ -15,6 +15,7 @@ export function startSaver(): { readonly save: Save; close(): void } {
   worker.onerror = (event) => {
     event.preventDefault();
     broke(new Error(event.message));
+    worker.terminate();
   };
   const unwatch = watchLife(worker, name, () => broke(new Error('it ended')));
   return {

@@ -2,7 +2,7 @@ const ALIVE = 'alive';
 
 /** In a worker: holds the lock of its name as long as the thread lives. */
 export function holdLife(): void {
-  void navigator.locks?.request(self.name, () => {
+  void navigator.locks?.request(self.name, { mode: 'exclusive' }, () => {
     self.postMessage(ALIVE);
     return new Promise(() => {});
   });
