@@ -160,6 +160,14 @@ describe('bakeProject', () => {
   });
 });
 
+it('lists no more frames than a report can hold, all runs together', async () => {
+  const asked = await bakeProject(causeway(), deriver(), { frames: 600_000 });
+  expect(asked).toMatchObject({
+    ok: false,
+    problems: [{ code: 'report.too-many-frames', facts: { frames: 1_200_000 } }],
+  });
+});
+
 it('lifts a run plumb by as much everywhere, on slopes and round corners alike, and leaves the path where it is', async () => {
   const plain = causeway();
   const lifted = setStep(plain, 'causeway', 'bending', { lift: 1.25 });
