@@ -1,6 +1,6 @@
 import { normalize, scale, Z_AXIS as Z, type Vec3 } from '../../core/math/vec3';
 import { axesOf, mapped, pathOf } from './dxf-entities';
-import { numberOf, placesOf, textOf, type Entity } from './dxf-groups';
+import { numberOf, placesOf, wordOf, type Entity } from './dxf-groups';
 import type { BroughtPath } from './path-format';
 
 /** Inserts within each other, and entities that copies of blocks have together, at the most. */
@@ -33,7 +33,7 @@ export function drawingOf(entities: readonly Entity[]): Drawing {
 
 /** The entities of a section. */
 export function sectionOf(entities: readonly Entity[], name: string): readonly Entity[] {
-  const start = entities.findIndex((entity) => entity.type === 'SECTION' && textOf(entity, 2) === name);
+  const start = entities.findIndex((entity) => entity.type === 'SECTION' && wordOf(entity, 2) === name);
   if (start < 0) return [];
   const end = entities.findIndex(({ type }, i) => i > start && type === 'ENDSEC');
   return entities.slice(start + 1, end < 0 ? undefined : end);
@@ -45,7 +45,7 @@ function blocksOf(entities: readonly Entity[]): ReadonlyMap<string, Block> {
   for (const entity of sectionOf(entities, 'BLOCKS')) {
     if (entity.type === 'BLOCK') {
       open = [];
-      blocks.set(textOf(entity, 2) ?? '', { base: placesOf(entity, 10)[0] ?? [0, 0, 0], entities: open });
+      blocks.set(wordOf(entity, 2) ?? '', { base: placesOf(entity, 10)[0] ?? [0, 0, 0], entities: open });
     } else if (entity.type === 'ENDBLK') open = undefined;
     else open?.push(entity);
   }
@@ -64,7 +64,7 @@ function gather(
     const entity = entities[i]!;
     if (entity.type === 'SEQEND' || entity.type === 'ATTRIB') continue;
     if (entity.type === 'INSERT') {
-      const block = blocks.get(textOf(entity, 2) ?? '');
+      const block = blocks.get(wordOf(entity, 2) ?? '');
       if (!block || open.has(block) || open.size >= DEEPEST) drawing.leftOut.add('INSERT');
       else
         for (const put of copiesOf(entity, block))
@@ -73,7 +73,7 @@ function gather(
     }
     const vertices: Entity[] = [];
     while (entity.type === 'POLYLINE' && entities[i + 1]?.type === 'VERTEX') vertices.push(entities[++i]!);
-    const name = `${textOf(entity, 8) || 'Path'} ${drawing.paths.length + drawing.lines.length + 1}`.slice(0, 200);
+    const name = `${wordOf(entity, 8) || 'Path'} ${drawing.paths.length + drawing.lines.length + 1}`.slice(0, 200);
     const path = entity.type === 'LINE' ? lineOf(entity, name) : pathOf(entity, vertices, name);
     if (path) drawing[entity.type === 'LINE' ? 'lines' : 'paths'].push(place(path));
     else drawing.leftOut.add(entity.type);

@@ -27,14 +27,14 @@ export function readGroups(file: string, text: string): Result<readonly Entity[]
   return entities.length > 0 ? ok(entities) : fail('dxf.broken', { file, reason: 'it has no content' });
 }
 
-export const textOf = ({ groups }: Entity, code: number): string | undefined =>
+export const wordOf = ({ groups }: Entity, code: number): string | undefined =>
   groups.find((group) => group.code === code)?.value;
 
 export const numbersOf = ({ groups }: Entity, code: number): number[] =>
   groups.filter((group) => group.code === code).map(({ value }) => Number(value));
 
 export const numberOf = (entity: Entity, code: number, otherwise = 0): number => {
-  const text = textOf(entity, code);
+  const text = wordOf(entity, code);
   return text === undefined ? otherwise : Number(text);
 };
 

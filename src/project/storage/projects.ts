@@ -66,19 +66,23 @@ export async function createProject(project: Project): Promise<StoredProject> {
 }
 
 /** What a tab saves with: the project's id and its own name as the one that may. */
-export type Ticket = Pick<StoredProject, 'id' | 'writer'>;
+export interface Ticket extends Pick<StoredProject, 'id' | 'writer'> {
+  /** Whose name it found, where it could not write its own. */
+  readonly seen?: string | undefined;
+}
 
 /**
  * Saves in one transaction: a tab killed in the middle leaves the state before. Gives the time of the save, milliseconds since
- * 1970; undefined, and nothing written, when another tab has claimed the project. Relaxed: what is written survives that the browser is killed.
+ * 1970; undefined, and nothing written, when another tab has claimed the project. Relaxed: what is written survives that the
+ * browser is killed.
  */
-export async function saveProject({ id, writer }: Ticket, project: Project): Promise<number | undefined> {
+export async function saveProject({ id, writer, seen }: Ticket, project: Project): Promise<number | undefined> {
   const transaction = (await database()).transaction('projects', 'readwrite', { durability: 'relaxed' });
   const there = await transaction.store.get(id);
-  const isMine = !there || there.writer === writer;
+  const isMine = !there || there.writer === writer || there.writer === seen;
   const savedAt = Date.now();
-  const stored = { id, writer, project, savedAt, revision: (there?.revision ?? 0) + 1 };
-  if (isMine) await transaction.store.put(stored as StoredProject);
+  const stored: StoredProject = { id, writer, project, savedAt, revision: (there?.revision ?? 0) + 1 };
+  if (isMine) await transaction.store.put(stored);
   await transaction.done;
   return isMine ? savedAt : undefined;
 }

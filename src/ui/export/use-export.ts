@@ -7,6 +7,7 @@ import type { NamedBytes } from '../../formats/format';
 import { FORMATS, type FormatName } from '../../formats/registry';
 import { fileNameOf, saveFiles } from '../save-file';
 import { useApp } from '../state/app-context';
+import { CRASHED, tellResult } from '../state/tell';
 
 /** Bakes in the worker and saves the file; how far it is, a way to stop, and what went wrong. */
 export function useExport() {
@@ -32,11 +33,11 @@ export function useExport() {
       );
       if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));
       saveFiles(baked.value.files, name, format.mime);
-      for (const warning of baked.warnings) enqueueSnackbar(problemWords(warning), { variant: 'warning' });
+      tellResult(baked);
       session.getState().set({ dialog: undefined });
       enqueueSnackbar(`${baked.value.files.length > 1 ? `${name}.zip` : baked.value.files[0]!.name} saved`);
     } catch (error) {
-      if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
+      if (!(error instanceof Stopped)) setProblem(problemWords(CRASHED));
     } finally {
       isOver = true;
       setRunning(undefined);

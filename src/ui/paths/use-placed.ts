@@ -5,6 +5,7 @@ import { proxy } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import type { Placing } from '../../formats/paths/place-paths';
 import { useApp } from '../state/app-context';
+import { CRASHED } from '../state/tell';
 
 /** The lines of the file read last, placed in the worker: those of before until the new ones are there. `share` = how far. */
 export function usePlaced(placing: Placing) {
@@ -31,7 +32,7 @@ export function usePlaced(placing: Placing) {
       }
     };
     place()
-      .catch(() => setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} })))
+      .catch(() => setProblem(problemWords(CRASHED)))
       .finally(() => {
         isBusy.current = false;
       });

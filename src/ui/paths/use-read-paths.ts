@@ -1,10 +1,10 @@
-import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { Result } from '../../core/math/result';
 import type { BroughtFile } from '../../engine/brought-file';
 import { proxy, Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import { useApp } from '../state/app-context';
+import { CRASHED, tellResult } from '../state/tell';
 
 export interface ReadFile {
   /** Counts up: the same file may be read again. */
@@ -34,10 +34,10 @@ export function useReadPaths() {
       );
       if (result.ok) {
         setRead((last) => ({ id: (last?.id ?? 0) + 1, fileName: file.name, brought: result.value }));
-        for (const warning of result.warnings) enqueueSnackbar(problemWords(warning), { variant: 'warning' });
+        tellResult(result);
       } else setProblem(result.problems.map(problemWords).join(' '));
     } catch (error) {
-      if (!(error instanceof Stopped)) setProblem(problemWords({ code: 'worker.crashed', path: [], facts: {} }));
+      if (!(error instanceof Stopped)) setProblem(problemWords(CRASHED));
     } finally {
       isOver = true;
       setShare(undefined);

@@ -6,6 +6,7 @@ import { problemWords } from '../../engine/problem-words';
 import { proxy, Stopped } from '../../engine/compute-client';
 import type { Segment } from '../../project/schema';
 import { useApp } from '../state/app-context';
+import { CRASHED } from '../state/tell';
 
 interface Shown {
   readonly of: SegmentParts | undefined;
@@ -43,7 +44,7 @@ export function useSegmentView(segment: Segment | undefined): SegmentPreparing {
         (result) => show(result.ok ? { view: result.value } : { problem: problemWords(result.problems[0]!) }),
         (error) =>
           show({
-            problem: error instanceof Stopped ? STOPPED : problemWords({ code: 'worker.crashed', path: [], facts: {} }),
+            problem: error instanceof Stopped ? STOPPED : problemWords(CRASHED),
           }),
       )
       .finally(() => isLive && setShare(0));

@@ -4,14 +4,13 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { enqueueSnackbar } from 'notistack';
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
-import { problemWords } from '../../engine/problem-words';
 import { startSaver } from '../../engine/saver';
 import type { Run } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
 import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
-import { tell } from './tell';
+import { CRASHED, tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
 /** The stores and services of one mounted app. */
@@ -37,13 +36,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const keeper = new Keeper(document, session, saver.save);
     const viewer = new ComputeClient();
     const baker = new ComputeClient();
-    const onCrash = () => {
-      enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), {
-        variant: 'error',
-        preventDuplicate: true,
-      });
-    };
-    const loop = new ComputeLoop({ document, session, results }, viewer, onCrash);
+    const loop = new ComputeLoop({ document, session, results }, viewer, () => tell([CRASHED]));
     let isLive = true;
     keeper.start().then(
       (trouble) => {

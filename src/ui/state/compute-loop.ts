@@ -5,6 +5,7 @@ import type { RunView } from '../../engine/run-view';
 import type { DocumentStore } from './document-store';
 import type { ResultsStore } from './results-store';
 import type { SessionStore } from './session-store';
+import { CRASHED } from './tell';
 
 /** What a run's geometry was last asked for with. */
 interface Asked {
@@ -91,7 +92,7 @@ export class ComputeLoop {
         else console.error(error);
         if (isFirst) continue;
         this.#done.set(id, asked);
-        this.#setProblems(id, [{ code: 'worker.crashed', path: [], facts: {} }]);
+        this.#setProblems(id, [CRASHED]);
       }
     }
     this.#running.delete(id);

@@ -177,6 +177,36 @@ describe('Keeper', () => {
     void keeper.close();
   });
 
+  it('opens what was open last where there is no room to claim it, and saves it when there is', async () => {
+    const first = start();
+    await first.keeper.start();
+    first.rename('Kept');
+    await first.keeper.close();
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    const again = start();
+    expect(await again.keeper.start()).toEqual([]);
+    expect([again.document.getState().project.name, again.save()]).toEqual(['Kept', 'failed']);
+    IDBObjectStore.prototype.put = put;
+    again.rename('Room again');
+    await again.keeper.flush();
+    expect([again.save(), (await again.stored()).project.name]).toEqual(['saved', 'Room again']);
+    await again.keeper.close();
+  });
+
+  it('goes on saving what is open where another one cannot be opened', async () => {
+    const { keeper, rename, document, stored, save } = start();
+    await keeper.start();
+    const other = await createProject({ ...emptyProject('Newer'), version: 99 } as never);
+    expect(await keeper.open(other.id)).toMatchObject([{ code: 'project.newer' }]);
+    rename('Still here');
+    await keeper.flush();
+    expect([document.getState().project.name, (await stored()).project.name, save()]).toEqual(['Still here', 'Still here', 'saved']); // prettier-ignore
+    await keeper.close();
+  });
+
   it('opens an empty project that is not kept where the browser keeps nothing, and says why', async () => {
     const { indexedDB } = globalThis;
     Object.assign(globalThis, { indexedDB: undefined });

@@ -1,10 +1,9 @@
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { proxy, Stopped } from '../../engine/compute-client';
 import type { BroughtMesh } from '../../engine/compute-api';
-import { problemWords } from '../../engine/problem-words';
 import type { Result } from '../../core/math/result';
 import { useApp } from './app-context';
+import { CRASHED, tell, tellResult } from './tell';
 
 /** Reading under way: how far, and a way to stop it. */
 export interface Bringing {
@@ -33,14 +32,10 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
         (api) => api.bring(read, proxy(show)) as Promise<Result<BroughtMesh>>,
         controller.signal,
       );
-      for (const problem of result.ok ? result.warnings : result.problems) {
-        enqueueSnackbar(problemWords(problem), { variant: result.ok ? 'warning' : 'error' });
-      }
+      tellResult(result);
       if (result.ok) onBrought(result.value);
     } catch (error) {
-      if (!(error instanceof Stopped)) {
-        enqueueSnackbar(problemWords({ code: 'worker.crashed', path: [], facts: {} }), { variant: 'error' });
-      }
+      if (!(error instanceof Stopped)) tell([CRASHED]);
     } finally {
       isOver = true;
       setBringing(undefined);

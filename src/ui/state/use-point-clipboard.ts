@@ -2,10 +2,10 @@ import { enqueueSnackbar } from 'notistack';
 import { useRef } from 'react';
 import { pointsAt, pointsFromText, pointsToText } from '../../core/curve/edit/point-text';
 import type { PathPoint } from '../../core/curve/path-spec';
-import { problemWords } from '../../engine/problem-words';
 import { pastePoints } from '../../project/commands/paths';
 import { plural } from '../format';
 import { useApp } from './app-context';
+import { tell } from './tell';
 import { chosenPoints } from './session-store';
 
 interface Copied {
@@ -38,10 +38,7 @@ export function usePointClipboard() {
     const text = (await navigator.clipboard?.readText().catch(() => undefined)) ?? copied.current?.text ?? '';
     const own = copied.current?.text === text.trim() ? copied.current : undefined;
     const read = own ? undefined : pointsFromText(text);
-    if (read && !read.ok) {
-      enqueueSnackbar(problemWords(read.problems[0]!), { variant: 'error' });
-      return;
-    }
+    if (read && !read.ok) return void tell(read.problems);
     const points = own?.points ?? (read?.ok ? read.value : []);
     const chosen = chosenPoints(session.getState());
     const after = chosen.length > 0 ? Math.max(...chosen) : path.curve.points.length - 1;
@@ -51,10 +48,7 @@ export function usePointClipboard() {
     const placed = isRepeat ? pointsAt(points, last.position).slice(1) : points;
     const { project, edit } = document.getState();
     const pasted = pastePoints(project, path.id, after, placed);
-    if (pasted === project) {
-      enqueueSnackbar(problemWords({ code: 'points.too-many', path: [], facts: {} }), { variant: 'error' });
-      return;
-    }
+    if (pasted === project) return void tell([{ code: 'points.too-many', path: [], facts: {} }]);
     edit(() => pasted);
     const [first, ...more] = placed.map((_, k) => after + 1 + k);
     session.getState().set({ point: first, more });
