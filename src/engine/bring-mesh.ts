@@ -1,4 +1,4 @@
-import type { OnProgress } from '../core/math/progress';
+import { partOf, type OnProgress } from '../core/math/progress';
 import { ok, type Problem, type Result } from '../core/math/result';
 import type { Material, Mesh } from '../core/mesh/mesh';
 import { boxOf } from '../core/mesh/box';
@@ -18,7 +18,7 @@ export async function bringMesh(
   files: readonly NamedBytes[],
   onProgress: OnProgress = () => {},
 ): Promise<Result<{ brought: BroughtMesh; bytes: Uint8Array }>> {
-  const read = await readMesh(files);
+  const read = await readMesh(files, partOf(onProgress, 0, 0.6));
   if (!read.ok) return read;
   onProgress(0.6);
   const { mesh, warnings } = await withoutDamaged(read.value);

@@ -31,6 +31,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'paths.gone': () => 'The file was put away in the meantime. Choose it again.',
   'paths.too-many': (f) =>
     `This line has ${count(f.count)} points; a path has ${count(MAX_PATH_POINTS)} at most. Simplify it, or save it in straight legs, which are thinned out.`,
+  'paths.too-many-points': (f) =>
+    `${f.file} holds more than ${count(f.most)} points. Leave out what is not needed, or thin it out where it was made.`,
   'paths.too-far': () =>
     'This line goes farther than 1,000 km from the origin. Let it begin at the origin, or choose a smaller unit.',
   'paths.unknown-format': (f) =>
@@ -86,8 +88,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'format.unknown': (f) => `Files ending in .${f.extension} cannot be written. Use .glb, .obj or .stl.`,
   'asset.missing': (f) => `The mesh ${String(f.id).slice(0, 8)} is not here. Bring its file again.`,
   'file.empty': (f) => `${f.file || 'The file'} is empty. Choose another file.`,
-  'file.too-large': (f) =>
-    `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin the mesh out first.`,
+  'file.too-large': (f) => `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin it out first.`,
   'file.unknown-format': (f) => `${f.file} is not a mesh file that Rattan reads (${f.known}). Save it as GLB or OBJ.`,
   'file.truncated': (f) =>
     `${f.file} is cut off: it says it has ${count(f.needed)} bytes, ${count(f.bytes)} are there. Copy or save it again.`,

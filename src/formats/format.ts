@@ -41,7 +41,7 @@ export interface MeshFormat<K extends string = string> {
   /** Whether these bytes are of this format, whatever the name says; absent for formats that are only written. */
   sniff?(bytes: Uint8Array): boolean;
   /** `files[0]` is the file itself, the rest lay beside it. All meshes are merged into one, by part. */
-  read?(files: readonly NamedBytes[]): Promise<Result<Mesh>>;
+  read?(files: readonly NamedBytes[], onProgress?: OnProgress): Promise<Result<Mesh>>;
   /** The first file is the main one and is called `name` with the format's extension. */
   write?(scene: readonly NamedMesh[], name: string, onProgress?: OnProgress): Promise<readonly NamedBytes[]>;
 }
@@ -50,5 +50,5 @@ export const defineFormat = <K extends string>(format: MeshFormat<K>): MeshForma
 
 /** Largest mesh that is read. */
 export const MAX_TRIANGLES = 4_000_000;
-/** Largest file that is read, bytes. */
+/** Largest mesh file that is read, bytes. */
 export const MAX_FILE_BYTES = 512 * 1024 * 1024;

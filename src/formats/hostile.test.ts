@@ -99,6 +99,41 @@ describe('reading ends', () => {
   }, 30_000);
 });
 
+describe('more points than can be held', () => {
+  const many = <T>(of: (i: number) => T) => Array.from({ length: 1_600_000 }, (_, i) => of(i));
+  it.each<[string, () => string]>([
+    ['a.csv', () => many((i) => `${i},2`).join('\n')],
+    ['a.svg', () => `<svg><path d="M0 0${many((i) => `L${i % 9} 5`).join('')}"/></svg>`],
+    ['a.geojson', () => `{"type":"LineString","coordinates":[${many(() => '[9,50]').join()}]}`],
+    ['a.dxf', () => `0\nSECTION\n2\nENTITIES\n${many((i) => `0\nLINE\n10\n${i}\n11\n5`).join('\n')}\n0\nENDSEC\n0\nEOF\n`], // prettier-ignore
+    ['a.obj', () => many((i) => `v ${i} 0 0`).join('\n')],
+  ])(
+    'are refused in %s, by a number',
+    async (name, text) => {
+      const { seconds, result } = await timed(() => pathsOf(name, text()));
+      expect([code(result), seconds < MOST_SECONDS]).toEqual(['paths.too-many-points', true]);
+    },
+    30_000,
+  );
+});
+
+it('a large OBJ and a large PLY tell how far they are, so that they can be stopped', async () => {
+  const count = 150_000;
+  const ply = `ply\nformat ascii 1.0\nelement vertex ${count}\nproperty float x\nproperty float y\nproperty float z\nelement face 1\nproperty list uchar int vertex_indices\nend_header\n${'1 2 3\n'.repeat(count)}3 0 1 2\n`;
+  const obj = `${'v 1 2 3\n'.repeat(count)}f 1 2 3\n`;
+  for (const [name, text] of [
+    ['a.ply', ply],
+    ['a.obj', obj],
+  ] as const) {
+    // prettier-ignore
+    const told: number[] = [];
+    unwrap(await readMesh([{ name, bytes: bytesOf(text) }], (share) => told.push(share)));
+    expect(told.length).toBeGreaterThan(2);
+    expect(told).toEqual(told.toSorted((a, b) => a - b));
+    expect(told.every((share) => share >= 0 && share <= 1)).toBe(true);
+  }
+});
+
 describe('what does not fit together is told', () => {
   it.each([
     ['an attribute longer than POSITION', spoilt((g) => (g.accessors[0]!.count = 3)), 'gltf.broken'],
@@ -163,6 +198,13 @@ describe('numbers mean what they say', () => {
       near([[20, -10, 0], [96, -96, 0]]), // prettier-ignore
       near([[100, 0, 0], [150, -50, 0]]), // prettier-ignore
     ]);
+  });
+
+  it('SVG: entities stand for their text, and those that hold others are refused', async () => {
+    const svg = (entities: string, d: string) => `<!DOCTYPE svg [${entities}]><svg><path d="${d}"/></svg>`;
+    expect(await placesOf('a.svg', svg('<!ENTITY far "L3 4">', 'M0 0&far;'))).toEqual([[[0, -0, 0], [3, -4, 0]]]); // prettier-ignore
+    const bomb = '<!ENTITY a "L1 1L2 2"><!ENTITY b "&a;&a;&a;"><!ENTITY c "&b;&b;&b;">';
+    expect(code(await pathsOf('a.svg', svg(bomb, 'M0 0&c;')))).toBe('svg.broken');
   });
 
   it('DXF: a block is drawn where it is inserted, scaled, turned and repeated', async () => {

@@ -1,5 +1,7 @@
 import { PLAIN_MATERIAL, type Image, type Material } from '../core/mesh/mesh';
 import type { NamedBytes } from './format';
+import { asUtf8 } from './text';
+import { Lines, LONGEST_LINE } from './text-lines';
 
 const MIMES: Readonly<Record<string, Image['mime']>> = {
   png: 'image/png',
@@ -14,14 +16,16 @@ export interface MtlLibrary {
 }
 
 /** Reads a material library; images are taken from `beside` by file name, those not given are left out. */
-export function readMtl(text: string, beside: readonly NamedBytes[]): MtlLibrary {
+export function readMtl(bytes: Uint8Array, beside: readonly NamedBytes[]): MtlLibrary {
   const materials = new Map<string, Material>();
   const images: Image[] = [];
   /** Materials that say their roughness themselves: shininess counts less. */
   const rough = new Set<string>();
   let name = '';
   const change = (part: Partial<Material>) => materials.set(name, { ...materials.get(name)!, ...part });
-  for (const line of text.split(/\r?\n/)) {
+  const lines = new Lines(asUtf8(bytes));
+  for (let line = lines.next(); line !== undefined; line = lines.next()) {
+    if (line.length > LONGEST_LINE) continue;
     const [key = '', ...rest] = line.trim().split(/\s+/);
     const numbers = rest.map(Number);
     const value = numbers[0] ?? NaN;

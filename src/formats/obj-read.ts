@@ -1,3 +1,4 @@
+import type { OnProgress } from '../core/math/progress';
 import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Material, type Mesh, type Part } from '../core/mesh/mesh';
 import { fixMesh } from './fix-mesh';
@@ -5,9 +6,10 @@ import type { NamedBytes } from './format';
 import { MAX_TRIANGLES } from './format';
 import { readMtl } from './mtl-read';
 import { Lines, LONGEST_LINE } from './text-lines';
-import { asUtf8, decodeText } from './text';
+import { asUtf8 } from './text';
 
 const NONE = 0xffffffff;
+const LINES_PER_STEP = 20_000;
 /** Corners of one vertex that are looked through one by one. */
 const FEW = 32;
 
@@ -15,7 +17,7 @@ const FEW = 32;
  * Reads an OBJ: v, vt, vn, f (polygons become fans; negative indices count back), usemtl, mtllib.
  * Problems name the line: `obj.number`, `obj.face`, `obj.index`, and those of `fixMesh`.
  */
-export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result<Mesh> {
+export function readObj(main: NamedBytes, beside: readonly NamedBytes[], onProgress?: OnProgress): Result<Mesh> {
   const lines = new Lines(asUtf8(main.bytes));
   const v: number[] = [];
   const vt: number[] = [];
@@ -31,6 +33,7 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
   };
   wear('');
   for (let line = lines.next(); line !== undefined; line = lines.next()) {
+    if (lines.number % LINES_PER_STEP === 0) onProgress?.(lines.share);
     if (line.length > LONGEST_LINE) return fail('file.long-line', { file: main.name, line: lines.number });
     const [key, ...rest] = line.trim().split(/\s+/);
     if (key === 'v' || key === 'vt' || key === 'vn') {
@@ -65,7 +68,7 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[]): Result
   const mtl = beside.find(({ name }) => name.split('/').pop() === library.split(/[\\/]/).pop());
   if (library && !mtl)
     warnings.push({ code: 'obj.no-materials', path: [], facts: { file: main.name, missing: library } });
-  const read = mtl ? readMtl(decodeText(mtl.bytes), beside) : { materials: new Map(), images: [] };
+  const read = mtl ? readMtl(mtl.bytes, beside) : { materials: new Map(), images: [] };
   const materials: Material[] = [];
   const parts: Part[] = [];
   const indices = new Uint32Array(triangleCount * 3);

@@ -10,6 +10,6 @@ export const obj = defineFormat({
   mime: 'model/obj',
   carries: 'Metres, y up; materials in an .mtl beside it',
   sniff: (bytes) => /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(decodeText(bytes.subarray(0, 2048))),
-  read: async ([main, ...beside]) => readObj(main!, beside),
+  read: async ([main, ...beside], onProgress) => readObj(main!, beside, onProgress),
   write: async (scene, name, onProgress) => writeObj(scene, name, onProgress),
 });

@@ -1,3 +1,4 @@
+import type { OnProgress } from '../core/math/progress';
 import { fail, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Mesh } from '../core/mesh/mesh';
 import { fixMesh } from './fix-mesh';
@@ -7,6 +8,10 @@ import { parsePlyHeader, SIZES, type PlyElement, type PlyProperty } from './ply-
 /** Gives the next number of the body; undefined when the body ends early or holds no number. */
 type Next = () => number | undefined;
 
+const ENTRIES_PER_STEP = 50_000;
+/** How much of reading is the vertices. */
+const VERTICES_SHARE = 0.5;
+
 /** How numbers of one type are read from a body, one after another whatever their types. */
 type Source = (type: PlyProperty['type']) => Next;
 
@@ -15,7 +20,7 @@ type Source = (type: PlyProperty['type']) => Next;
  * given, nx, ny, nz, s or u, t or v, and red, green, blue, alpha; faces as polygons of any size.
  * Problems: `ply.header` with its line, `ply.counts`, `file.truncated`, `ply.face`, and those of `fixMesh`.
  */
-export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
+export function readPly({ name, bytes }: NamedBytes, onProgress: OnProgress = () => {}): Result<Mesh> {
   const header = parsePlyHeader(bytes);
   if (!header.ok) return header;
   const { format, elements, bodyStart } = header.value;
@@ -42,6 +47,7 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
       if (missing) return fail('ply.no-places', { file: name, missing });
       vertices = new Vertices(element);
       for (let v = 0; v < element.count; v++) {
+        if (v % ENTRIES_PER_STEP === 0) onProgress((v / element.count) * VERTICES_SHARE);
         for (let p = 0; p < element.properties.length; p++) {
           const { length, next } = readers[p]!;
           if (length) {
@@ -60,6 +66,7 @@ export function readPly({ name, bytes }: NamedBytes): Result<Mesh> {
       ({ name: property }) => element.name === 'face' && /^vertex_ind(ex|ices)$/.test(property),
     );
     for (let f = 0; f < element.count; f++) {
+      if (f % ENTRIES_PER_STEP === 0) onProgress(VERTICES_SHARE + (f / element.count) * (1 - VERTICES_SHARE));
       for (let p = 0; p < readers.length; p++) {
         const { length, next } = readers[p]!;
         const count = length ? length() : 1;

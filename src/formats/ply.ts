@@ -8,5 +8,5 @@ export const ply = defineFormat({
   mime: 'model/ply',
   carries: 'Read only',
   sniff: (bytes) => /^ply\r?\n/.test(new TextDecoder().decode(bytes.subarray(0, 5))),
-  read: async ([main]) => readPly(main!),
+  read: async ([main], onProgress) => readPly(main!, onProgress),
 });

@@ -1,3 +1,4 @@
+import type { OnProgress } from '../core/math/progress';
 import { fail, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
 import { caught } from './caught';
@@ -23,7 +24,7 @@ export const writerFor = (extension: string): MeshFormat<FormatName> | undefined
  * Reads a mesh from one file and what lay beside it. The bytes decide, the name only where they do not tell.
  * Problems: `file.empty`, `file.too-large`, `file.unknown-format`, `file.unreadable`, and those of the format.
  */
-export async function readMesh(files: readonly NamedBytes[]): Promise<Result<Mesh>> {
+export async function readMesh(files: readonly NamedBytes[], onProgress?: OnProgress): Promise<Result<Mesh>> {
   const main = files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0];
   if (!main || main.bytes.length === 0) return fail('file.empty', { file: main?.name ?? '' });
   const size = files.reduce((sum, file) => sum + file.bytes.length, 0);
@@ -32,5 +33,5 @@ export async function readMesh(files: readonly NamedBytes[]): Promise<Result<Mes
   const format =
     readers.find((f) => f.sniff?.(main.bytes)) ?? readers.find((f) => f.extensions.includes(extensionOf(main.name)));
   if (!format?.read) return fail('file.unknown-format', { file: main.name, known: READABLE_EXTENSIONS.join(', ') });
-  return caught(main.name, () => format.read!([main, ...files.filter((file) => file !== main)]));
+  return caught(main.name, () => format.read!([main, ...files.filter((file) => file !== main)], onProgress));
 }

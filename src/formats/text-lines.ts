@@ -3,7 +3,7 @@ export const LONGEST_LINE = 16 * 1024 * 1024;
 /** Bytes that are decoded at a time. */
 const STRETCH = 0x100000;
 
-/** Lines of a file in UTF-8, decoded in stretches so that large files need no second copy as text; a backslash joins lines. */
+/** Lines of a file in UTF-8, decoded in stretches so that large files need no second copy as text; where `joined`, a backslash joins lines. */
 export class Lines {
   number = 0;
   readonly #bytes: Uint8Array;
@@ -14,8 +14,16 @@ export class Lines {
   /** Pieces of a line that goes on. */
   #rest: string[] = [];
 
-  constructor(bytes: Uint8Array) {
+  readonly #isJoined: boolean;
+
+  constructor(bytes: Uint8Array, { joined = true } = {}) {
     this.#bytes = bytes;
+    this.#isJoined = joined;
+  }
+
+  /** Nothing comes after the line that was given last. */
+  get isOver(): boolean {
+    return this.#place >= this.#ready.length && this.#at >= this.#bytes.length && this.#rest.length === 0;
   }
 
   /** How much of the file has been read, 0 to 1. */
@@ -25,7 +33,7 @@ export class Lines {
 
   next(): string | undefined {
     const line = this.#raw();
-    if (!line?.endsWith('\\')) return line;
+    if (!this.#isJoined || !line?.endsWith('\\')) return line;
     const parts: string[] = [];
     let part: string | undefined = line;
     for (; part?.endsWith('\\'); part = this.#raw()) parts.push(part.slice(0, -1));

@@ -20,13 +20,13 @@ export class CubicLegs {
   }
 
   line(to: Vec3): void {
-    this.cubic(lerpThird(this.end, to), lerpThird(to, this.end), to, false);
+    this.#points.push({ position: to }); // its handles come when they are needed
   }
 
-  cubic(c1: Vec3, c2: Vec3, to: Vec3, isCurved = true): void {
+  cubic(c1: Vec3, c2: Vec3, to: Vec3): void {
     const last = this.#points.pop()!;
     this.#points.push({ ...last, handleOut: sub(c1, last.position) }, { position: to, handleIn: sub(c2, to) });
-    this.#isCurved ||= isCurved;
+    this.#isCurved = true;
   }
 
   /** An arc about a centre in the plane of u and v, from one angle to another, as cubics of at most 45° (radius off by 4e-6 of it). */
@@ -48,7 +48,7 @@ export class CubicLegs {
 
   /** Closed when asked for, or when the end lies on the start. Corners keep broken handles. */
   build(name: string, closed = false): BroughtPath {
-    let points = this.#points;
+    let points = this.#isCurved ? withStraightLegs(this.#points) : this.#points;
     const first = points[0]!;
     const last = points[points.length - 1]!;
     const size = points.reduce((most, { position }) => Math.max(most, distance(position, first.position)), 0);
@@ -62,6 +62,18 @@ export class CubicLegs {
       points: this.#isCurved ? points.map(brokenWhereSharp) : plain(),
     };
   }
+}
+
+/** Legs without handles get those of a straight one. */
+function withStraightLegs(points: readonly PathPoint[]): PathPoint[] {
+  const out = [...points];
+  for (let i = 1; i < out.length; i++) {
+    const [a, b] = [out[i - 1]!, out[i]!];
+    if (a.handleOut || b.handleIn) continue;
+    out[i - 1] = { ...a, handleOut: sub(lerpThird(a.position, b.position), a.position) };
+    out[i] = { ...b, handleIn: sub(lerpThird(b.position, a.position), b.position) };
+  }
+  return out;
 }
 
 const lerpThird = (a: Vec3, b: Vec3): Vec3 => [

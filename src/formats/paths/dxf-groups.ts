@@ -1,10 +1,14 @@
-import { fail, ok, type Result } from '../../core/math/result';
+import type { OnProgress } from '../../core/math/progress';
+import { fail, type Result } from '../../core/math/result';
 import type { Vec3 } from '../../core/math/vec3';
+import { asUtf8 } from '../text';
+import { Lines } from '../text-lines';
+import type { NamedBytes } from '../format';
 
-/** A group of a DXF: a code and what it says (DXF Reference, group codes). */
+/** A group of a DXF: a code and what it says, a number where the code is one of numbers (DXF Reference, group codes). */
 export interface Group {
   readonly code: number;
-  readonly value: string;
+  readonly value: string | number;
 }
 
 /** What begins with a group 0, and the groups up to the next one. */
@@ -13,29 +17,46 @@ export interface Entity {
   readonly groups: readonly Group[];
 }
 
-/** The entities of a text, in its order. Problems: `dxf.broken` with `reason`. */
-export function readGroups(file: string, text: string): Result<readonly Entity[]> {
-  const lines = text.trimEnd().split(/\r?\n|\r/);
-  const entities: { type: string; groups: Group[] }[] = [];
-  for (let i = 0; i + 1 < lines.length; i += 2) {
-    if (!/^\s*-?\d{1,4}\s*$/.test(lines[i]!))
-      return fail('dxf.broken', { file, reason: `line ${i + 1} holds no group code of an ASCII DXF` });
-    const group = { code: Number(lines[i]), value: lines[i + 1]!.trim() };
-    if (group.code === 0) entities.push({ type: group.value, groups: [] });
-    else entities[entities.length - 1]?.groups.push(group);
+const ENTITIES_PER_STEP = 5000;
+
+const isNumeric = (code: number): boolean => (code >= 10 && code < 100) || (code >= 210 && code < 240);
+
+/** Gives the entities of a file one after another. Problems: `dxf.broken` with `reason`. */
+export function readEntities(
+  { name: file, bytes }: NamedBytes,
+  onEntity: (entity: Entity) => void,
+  onProgress?: OnProgress,
+): Extract<Result<never>, { ok: false }> | undefined {
+  const lines = new Lines(asUtf8(bytes), { joined: false });
+  let open: { type: string; groups: Group[] } | undefined;
+  let count = 0;
+  for (let line = lines.next(); line !== undefined; line = lines.next()) {
+    const code = /^\s*(-?\d{1,4})\s*$/.exec(line)?.[1];
+    if (code === undefined) {
+      if (line.trim() === '' && lines.isOver) break;
+      return fail('dxf.broken', { file, reason: `line ${lines.number} holds no group code of an ASCII DXF` });
+    }
+    const value = lines.next()?.trim();
+    if (value === undefined) break;
+    if (code === '0' || Number(code) === 0) {
+      if (open) onEntity(open);
+      open = { type: value, groups: [] };
+      if (++count % ENTITIES_PER_STEP === 0) onProgress?.(lines.share);
+    } else open?.groups.push({ code: Number(code), value: isNumeric(Number(code)) ? Number(value) : value });
   }
-  return entities.length > 0 ? ok(entities) : fail('dxf.broken', { file, reason: 'it has no content' });
+  if (open) onEntity(open);
+  return open ? undefined : fail('dxf.broken', { file, reason: 'it has no content' });
 }
 
 export const wordOf = ({ groups }: Entity, code: number): string | undefined =>
-  groups.find((group) => group.code === code)?.value;
+  groups.find((group) => group.code === code)?.value.toString();
 
 export const numbersOf = ({ groups }: Entity, code: number): number[] =>
   groups.filter((group) => group.code === code).map(({ value }) => Number(value));
 
-export const numberOf = (entity: Entity, code: number, otherwise = 0): number => {
-  const text = wordOf(entity, code);
-  return text === undefined ? otherwise : Number(text);
+export const numberOf = ({ groups }: Entity, code: number, otherwise = 0): number => {
+  const group = groups.find((each) => each.code === code);
+  return group === undefined ? otherwise : Number(group.value);
 };
 
 /** Places of which x has that code, y ten more and z twenty more (DXF Reference, group codes 10 to 37 and 210 to 230). */

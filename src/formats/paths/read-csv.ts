@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { fail, ok, type Result } from '../../core/math/result';
-import type { Vec3 } from '../../core/math/vec3';
+import type { PathPoint } from '../../core/curve/path-spec';
+import { MOST_POINTS, tooManyPoints } from './most-points';
 import { definePathReader, textOf, type BroughtPaths } from './path-format';
 
 /** Names that columns go by, for each coordinate. */
@@ -13,7 +14,7 @@ const NAMES: readonly (readonly string[])[] = [
 /**
  * Points from a table: columns by their names (x, y, z; easting, northing, height), or the first two or three of numbers where there are
  * no names; a first one that counts the points is left out. Any delimiter. Problems: `csv.columns`, `csv.number` and `csv.ambiguous` with `line`
- * and `text`, `paths.none`.
+ * and `text`, `paths.too-many-points`, `paths.none`.
  */
 export const csv = definePathReader({
   kind: 'csv',
@@ -21,42 +22,45 @@ export const csv = definePathReader({
   extensions: ['csv', 'tsv', 'txt', 'xyz'],
   read(file, onProgress): Result<BroughtPaths> {
     const text = textOf(file).trim().replaceAll(/\r\n?/g, '\n');
-    const delimiter = delimiterOf(text);
-    const { data } = Papa.parse<string[]>(text, { skipEmptyLines: false, newline: '\n', delimiter });
-    onProgress?.(0.5); // parsing is half of it
-    const rows = data
-      .map((row, i) => ({ line: i + 1, cells: row.map((cell) => cell.trim()) }))
-      .filter(({ cells }) => cells.some(Boolean));
-    const [head] = rows;
-    if (!head) return fail('paths.none', { file: file.name });
-    const isNamed = head.cells.every((cell) => cell === '' || Number.isNaN(numberOf(cell)));
-    const isCounted =
-      !isNamed && head.cells.length > 3 && rows.every(({ cells }, i) => isNext(cells[0]!, head.cells[0]!, i));
+    const beginning = text.split('\n', JUDGED).filter((line) => line.trim() !== '');
+    const options = { newline: '\n', delimiter: delimiterOf(beginning) } as const;
+    const judged = Papa.parse<string[]>(beginning.join('\n'), options).data.map((row) =>
+      row.map((cell) => cell.trim()),
+    );
+    const [head] = judged;
+    if (!head?.some(Boolean)) return fail('paths.none', { file: file.name });
+    const isNamed = head.every((cell) => cell === '' || Number.isNaN(numberOf(cell)));
+    const isCounted = !isNamed && head.length > 3 && judged.every((cells, i) => isNext(cells[0]!, head[0]!, i));
     const first = isCounted ? 1 : 0;
-    const columns = isNamed ? namedColumns(head.cells) : head.cells.slice(first, first + 3).map((_, i) => first + i);
+    const columns = isNamed ? namedColumns(head) : head.slice(first, first + 3).map((_, i) => first + i);
     if (columns.length < 2 || columns.some((i) => i < 0))
-      return fail('csv.columns', { file: file.name, names: head.cells.join(', ') });
-    const places: Vec3[] = [];
-    for (const { line, cells } of isNamed ? rows.slice(1) : rows) {
-      if (line % LINES_PER_STEP === 0) onProgress?.(0.5 + (0.5 * line) / data.length);
-      const values = columns.map((i) => numberOf(cells[i] ?? ''));
-      const wrong = values.findIndex((value) => !Number.isFinite(value));
-      const unsure = columns.find((i) => IN_THOUSANDS.test(cells[i] ?? ''));
-      if (unsure !== undefined) return fail('csv.ambiguous', { line, text: cells[unsure]!.slice(0, 40) });
-      if (wrong >= 0) return fail('csv.number', { line, text: (cells[columns[wrong]!] ?? '').slice(0, 40) });
-      places.push([values[0]!, values[1]!, values[2] ?? 0]);
-    }
-    if (places.length < 2) return fail('paths.none', { file: file.name });
-    const name = file.name.replace(/\.[^.]+$/, '');
-    const points = places.map((position) => ({ position }));
-    const extra = isNamed ? 0 : head.cells.filter(Boolean).length - first - columns.length;
+      return fail('csv.columns', { file: file.name, names: head.join(', ').slice(0, 200) });
+    const points: PathPoint[] = [];
+    let problem: Extract<Result<never>, { ok: false }> | undefined;
+    let line = 0;
+    let isAfterHead = !isNamed;
+    Papa.parse<string[]>(text, {
+      ...options,
+      step({ data, meta }, parser) {
+        line++;
+        if (line % LINES_PER_STEP === 0) onProgress?.(meta.cursor / text.length);
+        if (data.every((cell) => cell.trim() === '')) return;
+        if (isAfterHead) problem = take(data, columns, line, points);
+        isAfterHead = true;
+        if (points.length > MOST_POINTS) problem = tooManyPoints(file.name);
+        if (problem) parser.abort();
+      },
+    });
+    if (problem) return problem;
+    if (points.length < 2) return fail('paths.none', { file: file.name });
+    const extra = isNamed ? 0 : head.filter(Boolean).length - first - columns.length;
     const notes = [
       isCounted && 'The first column counts the points and was left out.',
       extra > 0 && `The table has no names of columns: columns ${first + 1} to ${first + 3} were taken as x, y and z.`,
     ].filter(Boolean);
-    const isNorthing = isNamed && !head.cells.some((cell) => cell.toLowerCase() === 'x');
+    const isNorthing = isNamed && !head.some((cell) => cell.toLowerCase() === 'x');
     return ok({
-      paths: [{ name, kind: 'straight', closed: false, points }],
+      paths: [{ name: file.name.replace(/\.[^.]+$/, ''), kind: 'straight', closed: false, points }],
       isFlat: columns.length < 3,
       ...(isNorthing && { up: 'z' as const }),
       ...(notes.length > 0 && { note: notes.join(' ') }),
@@ -66,17 +70,29 @@ export const csv = definePathReader({
 
 const LINES_PER_STEP = 5000;
 
+/** Takes the point of a row. Problems: `csv.number`, `csv.ambiguous`. */
+function take(row: readonly string[], columns: readonly number[], line: number, points: PathPoint[]) {
+  const cells = columns.map((i) => (row[i] ?? '').trim());
+  const wrong = (code: string, cell: string) => fail(code, { line, text: cell.slice(0, 40) });
+  const unsure = cells.find((cell) => IN_THOUSANDS.test(cell));
+  if (unsure !== undefined) return wrong('csv.ambiguous', unsure);
+  const [x, y, z = 0] = cells.map(numberOf);
+  const at = [x, y, z].findIndex((value) => !Number.isFinite(value));
+  if (at >= 0) return wrong('csv.number', cells[at]!);
+  points.push({ position: [x!, y!, z] });
+  return undefined;
+}
+
 /** Thousands with a comma between, or three decimals after one. */
 const IN_THOUSANDS = /^[-+]?[1-9]\d{0,2}(,\d{3})+(\.\d*)?$/;
 
-/** Lines that the delimiter is judged by. */
+/** Lines by which delimiter and columns are judged. */
 const JUDGED = 50;
 
-/** What stands between cells: what is in all lines and is no decimal comma; undefined where it is to be guessed. */
-function delimiterOf(text: string): string {
-  const lines = text.split('\n', JUDGED).filter((line) => line.trim() !== '');
+/** What stands between cells: what is in all lines and is no decimal comma; empty where it is to be guessed. */
+function delimiterOf(lines: readonly string[]): string {
   const inAll = (mark: string) => lines.every((line) => line.includes(mark));
-  return ['\t', ';', '|', ','].find(inAll) ?? (inAll(' ') ? ' ' : '');
+  return ['\t', ';', '|', ',', ' '].find(inAll) ?? '';
 }
 
 /** Whether a cell counts on by one from the first line's. */

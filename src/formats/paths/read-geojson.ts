@@ -1,5 +1,6 @@
 import type { Position } from 'geojson';
 import { fail, ok, type Result } from '../../core/math/result';
+import { MOST_POINTS, tooManyPoints } from './most-points';
 import { definePathReader, textOf, type BroughtPath, type BroughtPaths } from './path-format';
 
 /** Metres per radian along a meridian and a parallel at latitude 0: the ellipsoid of WGS 84 (a, 1/f; NGA.STND.0036). */
@@ -15,7 +16,7 @@ interface Line {
 
 /**
  * Lines and rings of a GeoJSON (RFC 7946: longitude, latitude, height), in metres east and north of their middle by the ellipsoid's radii of
- * curvature there. Problems: `geojson.broken` with `reason`, `geojson.position` with `line`, `paths.none`.
+ * curvature there. Problems: `geojson.broken` with `reason`, `geojson.position` with `line`, `paths.too-many-points`, `paths.none`.
  */
 export const geojson = definePathReader({
   kind: 'geojson',
@@ -32,6 +33,7 @@ export const geojson = definePathReader({
       });
     }
     lines = lines.filter(({ places }) => places.length > 1);
+    if (lines.reduce((sum, { places }) => sum + places.length, 0) > MOST_POINTS) return tooManyPoints(file.name);
     if (lines.length === 0) return fail('paths.none', { file: file.name });
     for (const { name, places } of lines) {
       const wrong = places.find((place) => !isPosition(place));

@@ -1,7 +1,7 @@
 import type { OnProgress } from '../../core/math/progress';
 import { fail, type Result } from '../../core/math/result';
 import { caught } from '../caught';
-import { MAX_FILE_BYTES, type NamedBytes } from '../format';
+import type { NamedBytes } from '../format';
 import type { BroughtPaths, PathReader, PathWriter } from './path-format';
 import { csv } from './read-csv';
 import { dxf } from './read-dxf';
@@ -18,12 +18,15 @@ export const PATH_WRITERS: readonly PathWriter[] = [svgPlan, csvStations, objLin
 
 export const PATH_EXTENSIONS = PATH_READERS.flatMap(({ extensions }) => extensions);
 
+/** Largest file of paths that is read, bytes. */
+export const MAX_PATHS_BYTES = 128 * 1024 * 1024;
+
 /** Reads the lines of a file. Problems: `file.empty`, `file.too-large`, `paths.unknown-format`, and those of the format. */
 export async function readPaths(file: NamedBytes, onProgress?: OnProgress): Promise<Result<BroughtPaths>> {
   const { name, bytes } = file;
   if (bytes.length === 0) return fail('file.empty', { file: name });
-  if (bytes.length > MAX_FILE_BYTES)
-    return fail('file.too-large', { file: name, bytes: bytes.length, most: MAX_FILE_BYTES });
+  if (bytes.length > MAX_PATHS_BYTES)
+    return fail('file.too-large', { file: name, bytes: bytes.length, most: MAX_PATHS_BYTES });
   const extension = name.slice(name.lastIndexOf('.') + 1).toLowerCase();
   const reader = PATH_READERS.find(({ extensions }) => extensions.includes(extension));
   return reader
