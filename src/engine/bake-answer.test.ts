@@ -82,6 +82,12 @@ describe('POST /api/bake', () => {
     expect(answers.find(({ status }) => status === 429)!.headers.get('retry-after')).toBe('5');
   });
 
+  it('refuses what would take too much of its memory before it is made', async () => {
+    const many = { ...causeway(), runs: causeway().runs.map((run) => ({ ...run, laying: { ...run.laying, rule: 'byCount', count: 90_000 } })) }; // prettier-ignore
+    const answer = await ask('', encodeProjectFile({ project: many as Project, assets: new Map() }));
+    expect([answer.status, (await answer.json()).problems[0].code]).toEqual([422, 'bake.too-many-vertices']);
+  });
+
   it('ends a thread that takes too long, and goes on with another', async () => {
     const many = { ...causeway(), runs: causeway().runs.map((run) => ({ ...run, laying: { ...run.laying, rule: 'byCount', count: 20_000 } })) }; // prettier-ignore
     const begun = performance.now();

@@ -14,6 +14,9 @@ export const bakeQuery = z.strictObject({
   frames: z.coerce.number().int().min(2).max(100_000).optional(),
 });
 
+/** Vertices of one bake: it takes some 350 bytes for each. */
+const MOST_VERTICES = 5_000_000;
+
 export type BakeQuery = z.infer<typeof bakeQuery>;
 
 /** What is sent back, as far as it can go from one thread to another. */
@@ -45,7 +48,7 @@ export async function bakeRequest(body: Uint8Array, { format, run, time, frames 
     new Deriver(loadFrom(assets), async (id) => assets.get(id)),
     extension,
     'rattan',
-    { run, time: time ?? null, frames: frames ?? 0 },
+    { run, time: time ?? null, frames: frames ?? 0, mostVertices: MOST_VERTICES },
   );
   if (!baked.ok) return refusal(422, baked.problems);
   const { files, reports } = baked.value;

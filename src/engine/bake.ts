@@ -19,6 +19,8 @@ export interface BakeOptions extends ReportOptions {
   /** Visible guides are baked too, pale. */
   readonly guides?: boolean;
   readonly onProgress?: OnProgress;
+  /** Vertices of all runs together; more are refused before they are made. */
+  readonly mostVertices?: number;
 }
 
 export interface Baked {
@@ -34,13 +36,13 @@ export const loadFrom =
     return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
   };
 
-/** Works out the final geometry. Problems: `run.unknown`, `report.too-many-frames`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
+/** Works out the final geometry. Problems: `run.unknown`, `report.too-many-frames`, `bake.too-many-vertices`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
 export async function bakeProject(
   project: Project,
   deriver: Deriver,
   options: BakeOptions = {},
 ): Promise<Result<Baked>> {
-  const { run: wanted, time = null, onProgress } = options;
+  const { run: wanted, time = null, onProgress, mostVertices = Infinity } = options;
   const runs = project.runs.filter(({ id, name, visible }) =>
     wanted === undefined ? visible : id === wanted || name === wanted,
   );
@@ -51,6 +53,7 @@ export async function bakeProject(
     return fail('report.too-many-frames', { frames: (options.frames ?? 0) * runs.length, most: MOST_FRAMES });
   const scene: NamedMesh[] = [];
   const reports: RunReport[] = [];
+  let vertices = 0;
   for (const [i, run] of runs.entries()) {
     const at = ['runs', project.runs.indexOf(run)];
     const source = sourceOf(project, run);
@@ -63,6 +66,8 @@ export async function bakeProject(
       };
     }
     const { plan, table, ready } = derived.value;
+    vertices += plan.vertexCount;
+    if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
     const mesh = buildRunMesh(plan, table, ready.prepared.mesh, partOf(share, READY_SHARE, 1));
     if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
       return { ok: false, problems: [{ code: 'bake.not-a-number', path: at, facts: { run: run.name } }] };

@@ -139,6 +139,8 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'body.too-large': (f) =>
     `The body is larger than ${megabytes(f.most)}. Use the command line for a project of this size.`,
   'bake.busy': (f) => `Too many bakes are under way. Ask again in ${f.seconds} s, or use the command line.`,
+  'bake.too-many-vertices': (f) =>
+    `The bake would have ${count(f.vertices)} vertices; ${count(f.most)} is the most here. Bake fewer runs, or use the command line.`,
   'bake.too-large': () =>
     'The bake needs more memory than the server gives to one. Bake fewer runs, or use the command line.',
   'body.broken': () => 'The upload ended before it was complete. Send it again.',

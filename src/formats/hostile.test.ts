@@ -105,7 +105,7 @@ describe('more points than can be held', () => {
     ['a.csv', () => many((i) => `${i},2`).join('\n')],
     ['a.svg', () => `<svg><path d="M0 0${many((i) => `L${i % 9} 5`).join('')}"/></svg>`],
     ['a.geojson', () => `{"type":"LineString","coordinates":[${many(() => '[9,50]').join()}]}`],
-    ['a.dxf', () => `0\nSECTION\n2\nENTITIES\n${many((i) => `0\nLINE\n10\n${i}\n11\n5`).join('\n')}\n0\nENDSEC\n0\nEOF\n`], // prettier-ignore
+    ['a.dxf', () => `0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n${many((i) => `10\n${i}`).join('\n')}\n0\nENDSEC\n0\nEOF\n`], // prettier-ignore
     ['a.obj', () => many((i) => `v ${i} 0 0`).join('\n')],
   ])(
     'are refused in %s, by a number',

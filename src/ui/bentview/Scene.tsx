@@ -2,7 +2,7 @@
 
 import { Canvas } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo, useReducer } from 'react';
 import type { Box } from '../../core/mesh/box';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { TOKENS } from '../tokens';
@@ -69,8 +69,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
     ];
   }, [framing, guide, own, shown, viewport, empty]);
   const late = useLateFraming(framing.count);
-  const [made, setMade] = useState(0);
-  const anew = useCallback(() => setMade((count) => count + 1), []);
+  const [made, anew] = useReducer((count: number) => count + 1, 0);
   return (
     <Canvas
       key={made}

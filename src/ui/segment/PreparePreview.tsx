@@ -4,11 +4,12 @@ import '../bentview/quiet-three';
 import { Line } from '@react-three/drei';
 import { Canvas, type ThreeEvent } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
-import { useMemo, useState } from 'react';
+import { useMemo, useReducer, useState } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
 import type { StiffZone } from '../../core/segment/stiff-zones';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { SegmentView } from '../../engine/segment-view';
+import { ContextGuard } from '../bentview/ContextGuard';
 import { FrameReporter } from '../bentview/FrameReporter';
 import { Lights } from '../bentview/Lights';
 import { SurfaceMesh } from '../bentview/RunMesh';
@@ -31,6 +32,7 @@ export interface PreparePreviewProps {
 /** The segment, straight, with its box, the path through it, and its directions by letter. */
 export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePreviewProps) {
   const [viewport] = useState(() => new Viewport());
+  const [made, anew] = useReducer((count: number) => count + 1, 0);
   const { mode } = useColorScheme();
   const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
   const { min, max } = view.box;
@@ -80,6 +82,7 @@ export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePrevie
   return (
     <>
       <Canvas
+        key={made}
         frameloop="demand"
         shadows="percentage"
         dpr={[1, 2]}
@@ -87,6 +90,7 @@ export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePrevie
         style={{ position: 'absolute', inset: 0, cursor: onPick || onPaint ? 'crosshair' : 'grab' }}
       >
         <ViewCamera view="free" framing={framing} places={places} sphere={sphere} isStill={onPaint !== undefined} />
+        <ContextGuard onAnew={anew} />
         <Lights {...sphere} />
         <group
           onClick={(event: ThreeEvent<MouseEvent>) => onPick?.(event.point.toArray())}
