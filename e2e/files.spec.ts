@@ -74,7 +74,7 @@ test('a project is downloaded and opened again; a foreign or damaged file leaves
   await expect(page.getByText(/other.json: This is not a Rattan project file/)).toBeVisible();
   const wrong = file.bytes.toString().replace('"gauge": 1', '"gauge": 0');
   await open.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
-  await expect(page.getByText(/The value at project.runs.0.bending.gauge is wrong/)).toBeVisible();
+  await expect(page.getByText(/The value at project.runs.0.shape.gauge is wrong/)).toBeVisible();
   const renamed = file.bytes.toString().replace('"name": "Saltgrass Landing"', '"name": "Second Landing"');
   await open.setInputFiles({ name: 'second.json', mimeType: 'application/json', buffer: Buffer.from(renamed) });
   await expect(page.getByRole('button', { name: 'Second Landing' })).toBeVisible();

@@ -150,9 +150,9 @@ test('growth is scrubbed and played', async ({ page }) => {
   await page.keyboard.press('End');
   await expect(page.getByText('4.0 s of 4.0 s')).toBeVisible();
   expect(Math.abs((await asphalt(page)) / whole - 1)).toBeLessThan(0.03);
-  await page.getByRole('button', { name: 'Play the growth' }).click();
+  await page.getByRole('button', { name: 'Play' }).click();
   await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Play the growth' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Play' })).toBeVisible();
   await expect(page.getByText('4.0 s of 4.0 s')).toBeVisible();
 });
 

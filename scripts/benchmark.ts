@@ -1,14 +1,16 @@
 // Speeds as ratios in one run, so that they mean the same on every machine. Prints one line for each claim.
-import { SliceStore } from '../src/core/bending/slice-store';
+import { buildFormStore } from '../src/core/segment/pieces/form-store';
 import { CatmullRomCurve3, TubeGeometry, Vector3 } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
-import { transformPoints } from '../src/core/curve/edit/transform-points';
+import { transformPoints } from '../src/core/edit/transform-points';
 import { followCurve } from '../src/core/curve/follow-curve';
 import type { FrameRuleName } from '../src/core/frames/registry';
 import { followTable } from '../src/core/frames/follow-table';
-import { bendPiece } from '../src/core/bending/bend-piece';
+import { bendRows } from '../src/core/bending/bend-rows';
+import { buildRows } from '../src/core/layout/fit-registry';
+import { jobOf, planRun } from '../src/core/testing/runs';
+import { buildShape } from '../src/core/shape/shape';
 import { bendRun, buildRunMesh, buildTopology, fillRun } from '../src/core/bending/build-run';
-import { planRun } from '../src/core/bending/plan-run';
 import { buildArcTable } from '../src/core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../src/core/curve/registry';
 import { buildFrameTable } from '../src/core/frames/build-frame-table';
@@ -16,16 +18,19 @@ import { FRAME_STRIDE, UP } from '../src/core/frames/frame-table';
 import type { Vec3 } from '../src/core/math/vec3';
 import { CLEAN_DEFAULTS } from '../src/core/mesh/clean/clean-mesh';
 import type { Mesh } from '../src/core/mesh/mesh';
-import { evenPlanes } from '../src/core/segment/plan-slices';
+import { evenPlanes } from '../src/core/segment/pieces/plan-slices';
 import { prepareSegment } from '../src/core/segment/prepare';
 import { halfWidth, type PreparedSegment } from '../src/core/segment/prepared-segment';
 import { makeSegmentMesh, type MakerSpec } from '../src/core/segment/registry';
 import { PREPARE_DEFAULTS } from '../src/core/segment/segment-spec';
 import { sliceSegment } from '../src/core/segment/slice';
-import { bendTolerance } from '../src/core/bending/bending-spec';
+import { bendTolerance } from '../src/core/layout/bending-spec';
 import { loadFrom } from '../src/engine/bake';
 import { bringMesh } from '../src/engine/bring-mesh';
-import { Deriver, sourceOf } from '../src/engine/derive';
+import { Deriver } from '../src/engine/derive';
+import { sourceOf } from '../src/engine/run-source';
+import { RunViewer } from '../src/engine/run-viewer';
+import { planAt } from '../src/engine/testing/sources';
 import { glb } from '../src/formats/glb';
 import { JOB_DEFAULTS, MADE_PREPARE } from '../src/project/defaults';
 import { saltgrassLanding } from '../src/project/samples';
@@ -128,14 +133,10 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides }), evenPlanes(1, rows));
   const arc = arcOf(pathAt(0));
   const table = buildFrameTable(arc, { rule: 'leastTwist', up: [0, 1, 0] }, { tolerance: 0.0005 / 16 });
-  const job = {
-    ...JOB_DEFAULTS,
-    laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const },
-    bending: { ...JOB_DEFAULTS.bending, slicing: { by: 'off' as const } },
-  };
+  const job = jobOf({ bending: { slicing: { by: 'off' } } });
   const bend = () => {
-    const plan = planRun({ table, segment, job, time: null, slices: new SliceStore() });
-    if (plan.ok) buildRunMesh(plan.value, table, segment.mesh);
+    const plan = planRun({ table, segment, job });
+    if (plan.ok) buildRunMesh(plan.value, segment.mesh);
   };
   const vertices = segment.mesh.positions.length / 3;
   const curve = new CatmullRomCurve3(
@@ -144,9 +145,9 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     'centripetal',
   );
   const tube = () => new TubeGeometry(curve, Math.round(vertices / (sides + 1)) - 1, 0.5, sides);
-  const plan = planRun({ table, segment, job, time: null, slices: new SliceStore() });
+  const plan = planRun({ table, segment, job });
   const [outP, outN] = [new Float32Array(vertices * 3), new Float32Array(vertices * 3)];
-  const again = () => plan.ok && fillRun(outP, outN, plan.value, table);
+  const again = () => plan.ok && fillRun(outP, outN, plan.value);
   const [a, b, k] = race([bend, tube, again] as const, 12);
   say(
     `bent run, ${vertices.toLocaleString('en')} vertices, against TubeGeometry`,
@@ -166,8 +167,10 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const table = buildFrameTable(arcOf(pathAt(0)), { rule: 'leastTwist', up: [0, 1, 0] }, { intervals: 4096 });
   const outP = new Float32Array(positions.length);
   const outN = new Float32Array(normals.length);
-  const bend = { station: 0, factor: table.length, gauge: 1.1, roll: 0.2, rollFrom: 0, rollPerMetre: 0.01 };
-  const bent = () => bendPiece(outP, outN, 0, segment, table, bend);
+  const said = { roll: 0.2, turns: (0.01 * table.length) / (2 * Math.PI), gauge: 1.1 };
+  const shape = buildShape(table, said, { reach: { from: 0, to: table.length } });
+  const place = { station: 0, factor: table.length, scale: 1, natural: 1 };
+  const bent = () => bendRows(outP, outN, 0, segment, buildRows({ kind: 'bent' }, segment, shape, place));
   const copied = () => {
     outP.set(positions);
     outN.set(normals);
@@ -183,21 +186,23 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 {
   const road = prepare({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
   const fine = sliceSegment(road, evenPlanes(4, 100));
-  const slices = new SliceStore();
+  const forms = buildFormStore();
+  const { frames } = JOB_DEFAULTS.shape;
+  const job = jobOf({ laying: { kind: 'fillStretch' }, bending: { frames } });
   let vertices = 0;
   let step = 0;
   // As in the app: texture coordinates and indices are made anew only when pieces change their rows.
   let worn: readonly PreparedSegment[] = [];
   const edit = () => {
-    const table = buildFrameTable(arcOf(pathAt((step++ % 10) * 0.1)), JOB_DEFAULTS.bending.frames, {
-      tolerance: bendTolerance(JOB_DEFAULTS.bending, halfWidth(fine.box)) / 16,
+    const table = buildFrameTable(arcOf(pathAt((step++ % 10) * 0.1)), frames, {
+      tolerance: bendTolerance(null, halfWidth(fine.box), 1) / 16,
     });
-    const plan = planRun({ table, segment: fine, job: JOB_DEFAULTS, time: null, slices });
+    const plan = planRun({ table, segment: fine, job, forms });
     if (!plan.ok) return;
-    const pieces = plan.value.pieces.map(({ segment }) => segment);
+    const pieces = plan.value.pieces.map(({ form }) => form);
     if (pieces.length !== worn.length || pieces.some((piece, i) => piece !== worn[i])) buildTopology(plan.value);
     worn = pieces;
-    vertices = bendRun(plan.value, table).positions.length / 3;
+    vertices = bendRun(plan.value).positions.length / 3;
   };
   const [t] = race([edit] as const);
   say(`moved point to geometry, ${vertices.toLocaleString('en')} vertices`, `${ms(t)} (aim: below 30 ms)`);
@@ -263,7 +268,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const { asset, triangles, fileName } = brought.value.brought;
   const clean = { ...CLEAN_DEFAULTS, weld: 1e-5, specks: 0.01 };
   const source = { from: 'asset' as const, asset, fileName };
-  const ready = await new Deriver(loadFrom(new Map([[asset, brought.value.bytes]]))).segment({
+  const ready = await new Deriver(loadFrom(new Map([[asset, brought.value.bytes]]))).segments.ready({
     source,
     prepare: { ...PREPARE_DEFAULTS, forward: 'principal', clean },
     finishes: [],
@@ -334,35 +339,43 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
   say('the same kept upright, and facing the bend', `${by(2000, 1, 'upright')}, ${by(2000, 1, 'faceBend')}`);
 }
 
-// (10) Playback of the sample's growth: all its runs at one time after the other, against bending alone.
+// (10) Playback of the sample's growth: what a worker does for all its runs at one time after the other, against bending alone.
 {
   const landing = saltgrassLanding();
   const deriver = new Deriver(loadFrom(new Map()));
-  const sources = landing.runs.flatMap((run) => {
-    const source = sourceOf(landing, run);
-    return source.ok ? [source.value] : [];
-  });
+  const viewer = new RunViewer(deriver, 'benchmark:');
+  const runs = await Promise.all(
+    landing.runs.map(async (run) => {
+      const source = sourceOf(landing, run);
+      if (!source.ok) throw new Error('no source');
+      const derived = await deriver.derive(source.value);
+      const seen = await viewer.view({ run: run.id, source: source.value, time: 0, held: {} });
+      if (!seen.ok || !derived.ok) throw new Error('not derived');
+      return { id: run.id, derived: derived.value, held: seen.value.versions };
+    }),
+  );
   const FRAMES = 24;
   const fastest = [Infinity, Infinity];
   for (let round = 0; round < 4; round++) {
     let [whole, bending] = [0, 0];
     for (let k = 1; k <= FRAMES; k++) {
-      for (const source of sources) {
-        const asked = structuredClone(source); // as it comes to a worker
+      const time = (k / FRAMES) * 4;
+      for (const run of runs) {
         const start = performance.now();
-        const derived = await deriver.derive(asked, (k / FRAMES) * 4);
-        const ready = performance.now();
-        if (!derived.ok) throw new Error('not derived');
-        bendRun(derived.value.plan, derived.value.table);
-        bending += performance.now() - ready;
+        const seen = await viewer.view({ run: run.id, time, held: run.held });
         whole += performance.now() - start;
+        if (seen.ok) run.held = seen.value.versions;
+        const plan = planAt(run.derived, time);
+        const ready = performance.now();
+        bendRun(plan);
+        bending += performance.now() - ready;
       }
     }
     if (whole < fastest[0]! * FRAMES) fastest.splice(0, 2, whole / FRAMES, bending / FRAMES);
   }
   const [frame, bend] = fastest as [number, number];
   say(
-    `a frame of the sample’s growth, ${sources.length} runs`,
+    `a frame of the sample’s growth, ${runs.length} runs`,
     `${(frame / bend).toFixed(2)} times bending alone (${ms(frame)} against ${ms(bend)})`,
   );
 }

@@ -28,6 +28,7 @@ const node = process.execPath;
 check('Types', node, ['node_modules/typescript/bin/tsc', '--noEmit']);
 check('Types of the core alone', node, ['node_modules/typescript/bin/tsc', '-p', 'tsconfig.core.json', '--noEmit']);
 check('Lint', node, ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']);
+check('Imports', node, ['node_modules/dependency-cruiser/bin/dependency-cruise.mjs', 'src', 'cli', '--config', '.dependency-cruiser.mjs', '--output-type', 'err']); // prettier-ignore
 check('Format', node, ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']);
 
 const unit = join(folder, 'unit.json');

@@ -9,7 +9,7 @@ import { unwrap } from '../core/testing/runs';
 import type { NamedBytes } from '../formats/format';
 import { buildGltfIo } from '../formats/gltf-io';
 import { readMesh } from '../formats/registry';
-import { JOB_DEFAULTS } from '../project/defaults';
+import { JOB_DEFAULTS, newCourse } from '../project/defaults';
 import { emptyProject } from '../project/schema';
 import { bakeFiles, loadFrom } from './bake';
 import { bringMesh } from './bring-mesh';
@@ -40,10 +40,10 @@ async function throughAll(files: readonly NamedBytes[], prepare: Partial<Prepare
   const source = { from: 'asset' as const, asset: brought.asset, fileName: files[0]!.name };
   const segment = { id: 's', name: 'Bad', source, prepare: { ...PREPARE_DEFAULTS, ...prepare }, finishes: [] };
   const path = { id: 'p', name: 'Bend', curve: pathOf('smooth', [[0, 0, 0], [5, 0, 2], [9, 1, 0]]) }; // prettier-ignore
-  const run = { id: 'r', name: 'Run', visible: true, segment: 's', path: 'p', ...JOB_DEFAULTS };
+  const run = { id: 'r', name: 'Run', visible: true, path: 'p', ...JOB_DEFAULTS, courses: [newCourse('s')] };
   const project = { ...emptyProject('Bad'), segments: [segment], paths: [path], runs: [run] };
   const deriver = new Deriver(loadFrom(new Map([[brought.asset, bytes]])));
-  const ready = await deriver.segment(segment);
+  const ready = await deriver.segments.ready(segment);
   const baked = await bakeFiles(project, deriver, 'glb', 'bad');
   return { ready, baked };
 }

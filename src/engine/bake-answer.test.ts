@@ -1,3 +1,4 @@
+import { setRule } from '../project/commands/runs';
 import { encodeProjectFile } from '../project/project-file';
 import { causeway } from '../project/samples';
 import type { Project } from '../project/schema';
@@ -5,6 +6,13 @@ import { answerBake } from './bake-answer';
 import { closePool } from './bake-pool';
 
 jest.setTimeout(60_000); // threads start with the whole program
+
+/** The causeway with so many pieces in each run. */
+const counted = (count: number): Project =>
+  causeway().runs.reduce(
+    (all, run) => setRule(all, run.id, { kind: 'byCount', count, over: 'own', gap: 0 }),
+    causeway(),
+  );
 
 describe('POST /api/bake', () => {
   const body = encodeProjectFile({ project: causeway(), assets: new Map() });
@@ -83,15 +91,15 @@ describe('POST /api/bake', () => {
   });
 
   it('refuses what would take too much of its memory before it is made', async () => {
-    const many = { ...causeway(), runs: causeway().runs.map((run) => ({ ...run, laying: { ...run.laying, rule: 'byCount', count: 90_000 } })) }; // prettier-ignore
-    const answer = await ask('', encodeProjectFile({ project: many as Project, assets: new Map() }));
+    const many = counted(90_000);
+    const answer = await ask('', encodeProjectFile({ project: many, assets: new Map() }));
     expect([answer.status, (await answer.json()).problems[0].code]).toEqual([422, 'bake.too-many-vertices']);
   });
 
   it('ends a thread that takes too long, and goes on with another', async () => {
-    const many = { ...causeway(), runs: causeway().runs.map((run) => ({ ...run, laying: { ...run.laying, rule: 'byCount', count: 20_000 } })) }; // prettier-ignore
+    const many = counted(20_000);
     const begun = performance.now();
-    const answer = await ask('', encodeProjectFile({ project: many as Project, assets: new Map() }), {
+    const answer = await ask('', encodeProjectFile({ project: many, assets: new Map() }), {
       bytes: 1e6,
       seconds: 1,
     });

@@ -110,16 +110,16 @@ describe('bakeProject', () => {
     const stop = (share: number) => {
       if (share > 0.4) throw new Error('stopped');
     };
-    await expect(own.segment(log, stop)).rejects.toThrow('stopped');
+    await expect(own.segments.ready(log, stop)).rejects.toThrow('stopped');
     const shares: number[] = [];
-    unwrap(await own.segment(log, (share) => shares.push(share)));
+    unwrap(await own.segments.ready(log, (share) => shares.push(share)));
     expect(shares.length).toBeGreaterThan(4);
     expect([...shares].sort((a, b) => a - b)).toEqual(shares);
     expect(shares.at(-1)).toBe(1);
   });
 
   it('reports turns as twist, evenly', async () => {
-    const project = setStep(causeway(), 'causeway', 'bending', {
+    const project = setStep(causeway(), 'causeway', 'shape', {
       turns: 2,
       frames: { rule: 'leastTwist', up: [0, 1, 0] },
     });
@@ -170,7 +170,7 @@ it('lists no more frames than a report can hold, all runs together', async () =>
 
 it('lifts a run plumb by as much everywhere, on slopes and round corners alike, and leaves the path where it is', async () => {
   const plain = causeway();
-  const lifted = setStep(plain, 'causeway', 'bending', { lift: 1.25 });
+  const lifted = setStep(plain, 'causeway', 'shape', { lift: 1.25 });
   const meshOf = async (project: Project) => unwrap(await bakeProject(project, deriver(), { run: 'Causeway' })).scene[0]!.mesh; // prettier-ignore
   const [a, b] = [await meshOf(plain), await meshOf(lifted)];
   expect(b.positions).toHaveLength(a.positions.length);

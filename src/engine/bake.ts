@@ -2,13 +2,14 @@ import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { PLAIN_MATERIAL, type Material } from '../core/mesh/mesh';
 import { NEAR_ORIGIN } from '../core/math/tolerance';
-import { fail, ok, type Problem, type Result } from '../core/math/result';
+import { about, fail, ok, type Problem, type Result } from '../core/math/result';
 import type { MeshFormat, NamedBytes, NamedMesh } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
 import type { Guide, Project } from '../project/schema';
-import type { Deriver } from './derive';
-import { sourceOf, type LoadAsset } from './derive';
+import { planCourse, type Deriver } from './derive';
+import { sourceOf } from './run-source';
+import type { LoadAsset } from './segment-stage';
 import { buildReport, type ReportOptions, type RunReport } from './report';
 
 export interface BakeOptions extends ReportOptions {
@@ -58,22 +59,30 @@ export async function bakeProject(
     const at = ['runs', project.runs.indexOf(run)];
     const source = sourceOf(project, run);
     const share = (done: number) => onProgress?.((i + done) / runs.length);
-    const derived = source.ok ? await deriver.derive(source.value, time, partOf(share, 0, READY_SHARE)) : source;
+    const derived = source.ok
+      ? await deriver.derive(source.value, { onProgress: partOf(share, 0, READY_SHARE) })
+      : source;
     if (!derived.ok) {
       return {
         ok: false,
-        problems: derived.problems.map((p) => ({ ...p, path: at, facts: { run: run.name, ...p.facts } })),
+        problems: derived.problems.map((p) => ({ ...about({ run: run.name }, p), path: at })),
       };
     }
-    const { plan, table, ready } = derived.value;
-    vertices += plan.vertexCount;
-    if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
-    const mesh = buildRunMesh(plan, table, ready.prepared.mesh, partOf(share, READY_SHARE, 1));
-    if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
-      return { ok: false, problems: [{ code: 'bake.not-a-number', path: at, facts: { run: run.name } }] };
+    const { table, courses } = derived.value;
     const { origin } = table;
-    if (mesh.indices.length > 0) scene.push({ name: run.name, mesh, ...(origin.some((c) => c !== 0) && { origin }) });
-    reports.push(buildReport(run.name, derived.value, options));
+    for (const [k, course] of courses.entries()) {
+      const plan = planCourse(derived.value, course, time);
+      vertices += plan.vertexCount;
+      if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
+      const done = (from: number) => READY_SHARE + (1 - READY_SHARE) * from;
+      const bending = partOf(share, done(k / courses.length), done((k + 1) / courses.length));
+      const mesh = buildRunMesh(plan, course.ready.prepared.mesh, bending);
+      if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
+        return fail('bake.not-a-number', { run: run.name }, at);
+      const name = courses.length > 1 ? `${run.name} ${k + 1}` : run.name;
+      if (mesh.indices.length > 0) scene.push({ name, mesh, ...(origin.some((c) => c !== 0) && { origin }) });
+      reports.push(buildReport(name, derived.value, k, plan, options));
+    }
   }
   if (options.guides) scene.push(...(await guideMeshes(project, deriver)));
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });

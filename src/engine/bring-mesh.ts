@@ -1,5 +1,5 @@
 import { partOf, type OnProgress } from '../core/math/progress';
-import { ok, type Problem, type Result } from '../core/math/result';
+import { ok, problem, type Problem, type Result } from '../core/math/result';
 import type { Material, Mesh } from '../core/mesh/mesh';
 import { boxOf } from '../core/mesh/box';
 import { buildDocument } from '../formats/gltf-build';
@@ -42,8 +42,6 @@ async function withoutDamaged(mesh: Mesh): Promise<{ mesh: Mesh; warnings: Probl
     );
     return { ...plain, ...Object.fromEntries(kept) } as Material;
   });
-  const warnings = mesh.images.flatMap(({ name }, i) =>
-    isSound[i] ? [] : [{ code: 'image.damaged', path: [], facts: { name } }],
-  );
+  const warnings = mesh.images.flatMap(({ name }, i) => (isSound[i] ? [] : [problem('image.damaged', { name })]));
   return { mesh: { ...mesh, materials, images: mesh.images.filter((_, i) => isSound[i]) }, warnings };
 }

@@ -2,7 +2,7 @@ import { fitsPath, MAX_PATH_POINTS } from '../core/curve/path-spec';
 import { placesAlong } from '../core/curve/places-along';
 import type { CurveSpec } from '../core/curve/registry';
 import { partOf, type OnProgress } from '../core/math/progress';
-import type { Problem } from '../core/math/result';
+import { problem, type Problem } from '../core/math/result';
 import { distance, type Vec3 } from '../core/math/vec3';
 import type { BroughtPath, BroughtPaths } from '../formats/paths/path-format';
 import { looksSmooth, placePath, type Placing } from '../formats/paths/place-paths';
@@ -91,8 +91,9 @@ export function placeLines({ paths }: BroughtPaths, placing: Placing, onProgress
 
 function problemOf({ points }: CurveSpec): Problem | undefined {
   if (fitsPath(points)) return undefined;
-  const isMany = points.length > MAX_PATH_POINTS;
-  return { code: isMany ? 'paths.too-many' : 'paths.too-far', path: [], facts: isMany ? { count: points.length } : {} };
+  return points.length > MAX_PATH_POINTS
+    ? problem('paths.too-many', { count: points.length })
+    : problem('paths.too-far');
 }
 
 function measured(places: readonly Vec3[]): Pick<PlacedLine, 'length' | 'size'> {

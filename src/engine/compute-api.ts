@@ -10,10 +10,11 @@ import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
-import type { RunSource } from './derive';
+import type { FacetUpdate } from './facets';
+import type { RunSource } from './run-source';
+import type { ViewAsk } from './run-viewer';
 import type { SegmentParts } from './ready-segment';
 import type { RunReport } from './report';
-import type { Held, RunView } from './run-view';
 import type { SegmentView } from './segment-view';
 
 /** A mesh that was read and stored. */
@@ -29,7 +30,10 @@ export type GuideView = GuideMesh;
 
 /** What the computing worker does for the page. Brought meshes are found in the browser's storage. */
 export interface ComputeApi {
-  view(source: RunSource, time: number | null, held: Held): Promise<Result<RunView>>;
+  /** What changed of a run that is shown. Problems: `run.unheld` where its source has to be sent first, and those of the run. */
+  view(ask: ViewAsk): Promise<Result<FacetUpdate>>;
+  /** The runs that are still shown: what is held of others goes. */
+  keepOnly(runs: readonly string[]): Promise<void>;
   /** A segment as it is prepared, straight. */
   segment(segment: SegmentParts, onProgress: OnProgress): Promise<Result<SegmentView>>;
   /** How large a prepared segment is. */

@@ -1,5 +1,5 @@
-import { proxy, wrap, type Remote } from 'comlink';
 import type { ComputeApi } from './compute-api';
+import { remoteOf } from './remote';
 import { watchLife } from './worker-life';
 
 /** The work was stopped by the one who asked for it. */
@@ -7,29 +7,63 @@ export class Stopped extends Error {}
 /** The worker ended by an error of its own; a new one has been started. */
 export class Crashed extends Error {}
 
-/** One worker with a call under way at the most; a call can be stopped, and a crash is told to every caller. */
+interface Call {
+  readonly work: () => void;
+  readonly reject: (error: Error) => void;
+}
+
+/** One worker. A call can be stopped, which ends the worker: the others that wait go on with a new one. A crash is told to every caller. */
 export class ComputeClient {
   #worker!: Worker;
-  #api!: Remote<ComputeApi>;
+  #api!: ComputeApi;
   #unwatch!: () => void;
-  readonly #waiting = new Set<(error: Error) => void>();
+  readonly #calls = new Set<Call>();
+  readonly #makeWorker: (name: string) => Worker;
 
-  constructor() {
+  constructor(makeWorker = startWorker) {
+    this.#makeWorker = makeWorker;
     this.#start();
   }
 
-  /** Runs `work` on the worker. Rejects with {@link Stopped} on the signal and with {@link Crashed} when the worker dies. */
-  async call<T>(work: (api: Remote<ComputeApi>) => Promise<T>, signal?: AbortSignal): Promise<T> {
+  /** Runs `work` on the worker, again where another call was stopped meanwhile. Rejects with {@link Stopped} on the signal and with {@link Crashed} when the worker dies. */
+  async call<T>(work: (api: ComputeApi) => Promise<T>, signal?: AbortSignal): Promise<T> {
     signal?.throwIfAborted();
     return new Promise<T>((resolve, reject) => {
       const settle = () => {
-        this.#waiting.delete(reject);
+        this.#calls.delete(call);
         signal?.removeEventListener('abort', stop);
       };
-      const stop = () => this.#restart(new Stopped('stopped'));
+      const start = () => {
+        const api = this.#api;
+        const isNow = () => api === this.#api && this.#calls.has(call); // else it was begun again, or has ended
+        work(api).then(
+          (value) => {
+            if (!isNow()) return;
+            settle();
+            resolve(value);
+          },
+          (error: Error) => {
+            if (!isNow()) return;
+            settle();
+            reject(error);
+          },
+        );
+      };
+      const call: Call = {
+        work: start,
+        reject: (error) => {
+          settle();
+          reject(error);
+        },
+      };
+      const stop = () => {
+        call.reject(new Stopped('stopped'));
+        this.#restart();
+        for (const other of this.#calls) other.work();
+      };
       signal?.addEventListener('abort', stop);
-      this.#waiting.add(reject);
-      work(this.#api).then(resolve, reject).finally(settle);
+      this.#calls.add(call);
+      start();
     });
   }
 
@@ -40,22 +74,25 @@ export class ComputeClient {
 
   #start(): void {
     const name = crypto.randomUUID();
-    this.#worker = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module', name });
-    this.#unwatch = watchLife(this.#worker, name, () => this.#restart(new Crashed('it ended')));
+    this.#worker = this.#makeWorker(name);
+    this.#unwatch = watchLife(this.#worker, name, () => this.#crash(new Crashed('it ended')));
     this.#worker.onerror = (event) => {
       event.preventDefault();
-      this.#restart(new Crashed(event.message));
+      this.#crash(new Crashed(event.message));
     };
-    this.#api = wrap<ComputeApi>(this.#worker);
+    this.#api = remoteOf<ComputeApi>(this.#worker);
   }
 
-  #restart(error: Error): void {
-    this.#unwatch();
-    this.#worker.terminate();
+  #restart(): void {
+    this.close();
     this.#start();
-    for (const reject of [...this.#waiting]) reject(error);
-    this.#waiting.clear();
+  }
+
+  #crash(error: Crashed): void {
+    this.#restart();
+    for (const { reject } of [...this.#calls]) reject(error);
   }
 }
 
-export { proxy };
+const startWorker = (name: string): Worker =>
+  new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module', name });

@@ -2,11 +2,12 @@ import 'fake-indexeddb/auto';
 import { proxy, wrap, type Endpoint, type Remote } from 'comlink';
 import { makeSegmentMesh } from '../core/segment/registry';
 import { pathOf } from '../core/testing/curves';
-import { jobOf, unwrap } from '../core/testing/runs';
+import { unwrap } from '../core/testing/runs';
+import { sourceWith } from './testing/sources';
 import { writerFor } from '../formats/registry';
 import { MADE_PREPARE, makerDefaults } from '../project/defaults';
 import { causeway } from '../project/samples';
-import type { Guide } from '../project/schema';
+import type { Guide, Segment } from '../project/schema';
 import { loadAsset } from '../project/storage/assets';
 import { FakeLocks } from '../project/testing/fake-locks';
 import type { ComputeApi } from './compute-api';
@@ -17,18 +18,12 @@ const post: Guide = {
   shape: { from: 'body', kind: 'post', sizes: { radius: 0.3, height: 4 } },
   ...{ position: [3, -1, 0.1], turn: [0, 0, 0] },
 };
-const source = () => ({
-  segment: {
-    id: 's',
-    name: 'S',
-    source: { from: 'maker' as const, spec: makerDefaults('tube') },
-    prepare: MADE_PREPARE,
-    finishes: [],
-  },
-  curve: pathOf('smooth', [[0, 0, 0], [3, 0, 0], [6, 0, 0]]), // prettier-ignore
-  job: jobOf({ laying: { rule: 'fillStretch' } }),
-  guides: [post],
-});
+const segment: Segment = {
+  ...{ id: 's', name: 'S', source: { from: 'maker', spec: makerDefaults('tube') } },
+  ...{ prepare: MADE_PREPARE, finishes: [] },
+};
+const source = () =>
+  sourceWith({ segment, curve: pathOf('smooth', [[0, 0, 0], [3, 0, 0], [6, 0, 0]]), guides: [post] }); // prettier-ignore
 
 /** The worker's own module in this process, spoken to over a channel as the page does. */
 describe('the compute worker', () => {
@@ -59,25 +54,28 @@ describe('the compute worker', () => {
   });
 
   it('shows a run, and sends again only what the page does not hold', async () => {
-    const first = unwrap(await api.view(source(), null, { topologyKey: undefined, surfaceKey: undefined }));
-    expect(first.positions.length).toBeGreaterThan(100);
-    expect(first.topology!.indices.length).toBeGreaterThan(100);
-    const { topologyKey, surfaceKey } = first;
-    const again = unwrap(await api.view(source(), null, { topologyKey, surfaceKey }));
-    expect([again.topology, again.surface]).toEqual([undefined, undefined]);
-    expect(again.positions).toEqual(first.positions);
+    const ask = { run: 'r', time: null };
+    expect(await api.view({ ...ask, held: {} })).toMatchObject({ ok: false, problems: [{ code: 'run.unheld' }] });
+    const first = unwrap(await api.view({ ...ask, source: source(), held: {} }));
+    expect(first.changed.geometry!.positions.length).toBeGreaterThan(100);
+    expect(first.changed.topology!.indices.length).toBeGreaterThan(100);
+    expect(unwrap(await api.view({ ...ask, held: first.versions })).changed).toEqual({});
+    const again = unwrap(await api.view({ ...ask, held: { ...first.versions, geometry: '' } }));
+    expect(again.changed).toEqual({ geometry: first.changed.geometry });
     const wrong = { ...source(), curve: pathOf('smooth', [[0, 0, 0]]) }; // prettier-ignore
-    expect(await api.view(wrong, null, { topologyKey, surfaceKey })).toMatchObject({
+    expect(await api.view({ ...ask, source: wrong, held: first.versions })).toMatchObject({
       ok: false,
       problems: [{ code: 'curve.too-few-points' }],
     });
+    await api.keepOnly([]);
+    expect(await api.view({ ...ask, held: {} })).toMatchObject({ ok: false, problems: [{ code: 'run.unheld' }] });
   });
 
   it('shows a segment straight, with its parts and where they lie', async () => {
     const shares: number[] = [];
     const view = unwrap(
       await api.segment(
-        source().segment,
+        segment,
         proxy((share: number) => void shares.push(share)),
       ),
     );

@@ -16,14 +16,16 @@ import { Deriver } from './derive';
 import { pushOutOf } from './push-out-of';
 import { buildSegmentView } from './segment-view';
 import { windRound } from './wind-round';
-import { buildRunView, SegmentNumbers, transferables } from './run-view';
+import { buffersOf } from './facets';
+import { RunViewer } from './run-viewer';
+import './remote';
 
-const numbers = new SegmentNumbers(`${crypto.randomUUID()}:`);
 const deriver = new Deriver(async (id) => {
   const bytes = await loadAsset(id).catch(storageProblem);
   if (bytes && 'code' in bytes) return { ok: false, problems: [bytes] };
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
 }, loadAsset);
+const viewer = new RunViewer(deriver, `${crypto.randomUUID()}:`);
 
 /** Chains of a guide's edges that are told of. */
 const MOST_CHAINS = 12;
@@ -31,18 +33,17 @@ const MOST_CHAINS = 12;
 let brought: BroughtPaths | undefined;
 
 const api: ComputeApi = {
-  async view(source, time, held) {
-    const derived = await deriver.derive(source, time, undefined, { isDragged: true });
-    if (!derived.ok) return derived;
-    const view = buildRunView(derived.value, held, numbers);
-    return transfer(ok(view, derived.warnings), transferables(view));
+  async view(ask) {
+    const seen = await viewer.view(ask);
+    return seen.ok ? transfer(seen, buffersOf(seen.value.changed)) : seen;
   },
+  keepOnly: async (runs) => viewer.keepOnly(runs),
   async segment(segment, onProgress) {
-    const ready = await deriver.segment(segment, onProgress);
+    const ready = await deriver.segments.ready(segment, onProgress);
     return ready.ok ? ok(buildSegmentView(ready.value), ready.warnings) : ready;
   },
   async box(segment) {
-    const ready = await deriver.segment(segment);
+    const ready = await deriver.segments.ready(segment);
     return ready.ok ? ok(ready.value.prepared.box) : ready;
   },
   async guide(guide) {

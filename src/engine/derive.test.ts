@@ -1,15 +1,16 @@
 import { createHash } from 'node:crypto';
 import { bendRun } from '../core/bending/build-run';
-import type { RunJob } from '../core/bending/run-spec';
 import type { CurveSpec } from '../core/curve/registry';
 import type { Vec3 } from '../core/math/vec3';
 import { pathOf } from '../core/testing/curves';
-import { jobOf, unwrap } from '../core/testing/runs';
+import { jobOf, unwrap, type JobChange } from '../core/testing/runs';
 import { FINISH_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
 import type { Guide, Segment } from '../project/schema';
 import { loadFrom } from './bake';
-import { Deriver, type RunSource } from './derive';
-import { buildRunView, SegmentNumbers, transferables, type Held } from './run-view';
+import { Deriver } from './derive';
+import { buffersOf, facetsOf, FacetVersions } from './facets';
+import type { RunSource } from './run-source';
+import { planAt, sourceWith, type SourceParts } from './testing/sources';
 
 const guide = (change: Partial<Guide> = {}): Guide => ({
   ...{ id: 'g', name: 'G', visible: true },
@@ -24,17 +25,9 @@ const segment = (change: Partial<Segment> = {}): Segment => ({
   ...change,
 });
 const WAY: Vec3[] = [[0, 0, 0], [4, 0.4, 2], [8, 0, -1], [12, 0, 3]]; // prettier-ignore
-const source = (change: Partial<RunSource> = {}): RunSource => ({
-  ...{
-    segment: segment(),
-    curve: pathOf('smooth', WAY),
-    job: jobOf({ laying: { rule: 'fillStretch' } }),
-    guides: [guide()],
-  },
-  ...change,
-});
-const job = (change: { [K in keyof RunJob]?: Partial<RunJob[K]> }) =>
-  jobOf({ ...change, laying: { rule: 'fillStretch', ...change.laying } });
+const source = (change: Partial<SourceParts> = {}): RunSource =>
+  sourceWith({ segment: segment(), curve: pathOf('smooth', WAY), guides: [guide()], ...change });
+const job = (change: JobChange) => jobOf({ ...change, laying: { kind: 'fillStretch', ...change.laying } });
 const sitting = (g: Guide) =>
   source({ guides: [g], job: job({ bending: { frames: { rule: 'sitOnGuide', up: [0, 1, 0], guide: 'g' } } }) });
 const coil = segment({
@@ -61,22 +54,22 @@ const EDITS: readonly (readonly [name: string, source: RunSource, time?: number 
   ['the guide moved', sitting(guide({ position: [5, -2, -1] }))],
   ['the guide turned', sitting(guide({ position: [5, -2, -1], turn: [0.6, 0, 0.8] }))],
   ['the guide’s size', sitting(guide({ position: [5, -2, -1], turn: [0.6, 0, 0.8], shape: { from: 'body', kind: 'post', sizes: { radius: 1, height: 4 } } }))],
-  ['a maker that fills the path', source({ segment: coil, job: job({ laying: { rule: 'onePiece' } }) })],
-  ['its reach', source({ segment: coil, job: job({ laying: { rule: 'onePiece', from: 2, to: 7 } }) })],
-  ['its reach again', source({ segment: coil, job: job({ laying: { rule: 'onePiece', from: 1, to: 9 } }) })],
-  ['the path under it', source({ segment: coil, curve: moved(3, [2, 0, 0]), job: job({ laying: { rule: 'onePiece' } }) })],
-  ['laying', source({ job: job({ laying: { rule: 'byCount', count: 3 } }) })],
-  ['one more', source({ job: job({ laying: { rule: 'byCount', count: 4 } }) })],
+  ['a maker that fills the path', source({ segment: coil, job: job({ laying: { kind: 'onePiece' } }) })],
+  ['its reach', source({ segment: coil, job: job({ laying: { kind: 'onePiece', from: 2, to: 7 } }) })],
+  ['its reach again', source({ segment: coil, job: job({ laying: { kind: 'onePiece', from: 1, to: 9 } }) })],
+  ['the path under it', source({ segment: coil, curve: moved(3, [2, 0, 0]), job: job({ laying: { kind: 'onePiece' } }) })],
+  ['laying', source({ job: job({ laying: { kind: 'byCount', count: 3 } }) })],
+  ['one more', source({ job: job({ laying: { kind: 'byCount', count: 4 } }) })],
   ['roll', source({ job: job({ bending: { roll: 0.4 } }) })],
   ['turns', source({ job: job({ bending: { turns: 2 } }) })],
   ['gauge', source({ job: job({ bending: { gauge: 2 } }) })],
   ['tolerance', source({ job: job({ bending: { tolerance: 0.02 } }) })],
   ['slicing', source({ job: job({ bending: { slicing: { by: 'rows', rows: 5 } } }) })],
-  ['growth, grown', source({ job: job({ motion: { growth: 'stretchOut' } }) })],
-  ['half grown', source({ job: job({ motion: { growth: 'stretchOut' } }) }), 2],
-  ['a quarter grown', source({ job: job({ motion: { growth: 'stretchOut' } }) }), 1],
-  ['slower', source({ job: job({ motion: { growth: 'stretchOut', seconds: 8 } }) }), 1],
-  ['grown again', source({ job: job({ motion: { growth: 'stretchOut', seconds: 8 } }) }), null],
+  ['growth, grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) })],
+  ['half grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) }), 2],
+  ['a quarter grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) }), 1],
+  ['slower', source({ job: job({ motion: { kind: 'stretchOut', seconds: 8 } }) }), 1],
+  ['grown again', source({ job: job({ motion: { kind: 'stretchOut', seconds: 8 } }) }), null],
 ]; // prettier-ignore
 
 describe('a deriver that is kept', () => {
@@ -85,12 +78,14 @@ describe('a deriver that is kept', () => {
     let before = '';
     for (const [name, given, time = null] of EDITS) {
       const show = async (deriver: Deriver) => {
-        const { plan, table, findings, ready } = unwrap(await deriver.derive(structuredClone(given), time));
-        const { positions, normals } = bendRun(plan, table);
+        const derived = unwrap(await deriver.derive(structuredClone(given)));
+        const { ready, laid } = derived.courses[0]!;
+        const plan = planAt(derived, time);
+        const { positions, normals } = bendRun(plan);
         const hash = createHash('sha1');
-        for (const { segment: worn } of plan.pieces) hash.update(worn.mesh.indices);
+        for (const { form } of plan.pieces) hash.update(form.mesh.indices);
         hash.update(positions).update(normals);
-        return hash.digest('hex') + JSON.stringify([findings, ready.prepared.mesh.materials, plan.laying]);
+        return hash.digest('hex') + JSON.stringify([derived.findings(), ready.prepared.mesh.materials, laid.layout]);
       };
       const [own, fresh] = [await show(kept), await show(new Deriver(loadFrom(new Map())))];
       if (own !== fresh) throw new Error(`${name}: another result than a fresh one`);
@@ -104,13 +99,13 @@ describe('a deriver that is kept', () => {
     const hose = segment({
       source: { from: 'maker', spec: { ...(makerDefaults('turned') as object), ribs: 4, smooth: 0.004 } as never },
     });
-    for (const laying of [{ rule: 'onePiece' }, { rule: 'fillStretch' }] as const) {
-      const growing = source({ segment: hose, job: job({ laying, motion: { growth: 'stretchOut', seconds: 4 } }) });
+    for (const laying of [{ kind: 'onePiece' }, { kind: 'fillStretch' }] as const) {
+      const growing = source({ segment: hose, job: job({ laying, motion: { kind: 'stretchOut', seconds: 4 } }) });
       const forms = new Set<unknown>();
       let pieces = 0;
       for (let k = 1; k <= 40; k++) {
-        const { plan } = unwrap(await deriver.derive(structuredClone(growing), k / 10));
-        for (const piece of plan.pieces) forms.add(piece.segment);
+        const plan = planAt(unwrap(await deriver.derive(structuredClone(growing))), k / 10);
+        for (const piece of plan.pieces) forms.add(piece.form);
         pieces = plan.pieces.length;
       }
       expect(forms.size).toBeLessThanOrEqual(pieces);
@@ -121,12 +116,11 @@ describe('a deriver that is kept', () => {
 describe('a run of one piece', () => {
   it('stays the same when it is shown, handed over and shown again', async () => {
     const deriver = new Deriver(loadFrom(new Map()));
-    const numbers = new SegmentNumbers('t:');
-    const NOTHING: Held = { topologyKey: undefined, surfaceKey: undefined };
+    const versions = new FacetVersions('t:');
     const view = async () => {
-      const derived = unwrap(await deriver.derive(source({ job: job({ laying: { rule: 'onePiece' } }) }), null));
-      const built = buildRunView(derived, NOTHING, numbers);
-      return structuredClone(built, { transfer: transferables(built) });
+      const derived = unwrap(await deriver.derive(source({ job: job({ laying: { kind: 'onePiece' } }) })));
+      const { changed } = facetsOf(derived, null, {}, versions);
+      return structuredClone(changed, { transfer: buffersOf(changed) });
     };
     const first = await view();
     expect(first.topology!.indices.length).toBeGreaterThan(0);

@@ -2,8 +2,8 @@ import { decode } from 'fast-png';
 import validator from 'gltf-validator';
 import { readMesh } from '../formats/registry';
 import { unwrap } from '../core/testing/runs';
-import { pieceLook } from '../core/laying/variation';
-import { setStep } from '../project/commands/runs';
+import { pieceLook } from '../core/layout/variation';
+import { setLaying } from '../project/commands/runs';
 import { setFinish } from '../project/commands/segments';
 import { FINISH_DEFAULTS } from '../project/defaults';
 import { encodeProjectFile, parseProjectFile } from '../project/project-file';
@@ -24,7 +24,7 @@ const finish = {
 
 it('carries the tints of varied pieces into the GLB', async () => {
   const variation = { tint: 0.4, shift: 0.5, seed: 3 };
-  const project = setStep(causeway(), 'causeway', 'laying', { variation });
+  const project = setLaying(causeway(), 'causeway', { variation });
   const { files } = unwrap(await bakeFiles(project, new Deriver(loadFrom(new Map())), 'glb', 'a', { run: 'Causeway' }));
   const { issues } = await validator.validateBytes(files[0]!.bytes, { maxIssues: 0 });
   expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);

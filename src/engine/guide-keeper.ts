@@ -1,11 +1,11 @@
 import { buildGuide } from '../core/guides/build-guide';
 import type { GuideMesh } from '../core/guides/guide-body';
-import type { Surface } from '../core/guides/surface';
-import { ok, type Result } from '../core/math/result';
+import type { Surface } from '../core/mesh/surface';
+import { about, ok, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
 import type { Guide } from '../project/schema';
 import { buildSurface } from './mesh-surface';
-import { Recent } from './recent';
+import type { Stage, StageCache } from './stage-cache';
 
 /** A guide in the scene, ready to be asked. */
 export interface ReadyGuide {
@@ -23,24 +23,24 @@ type Built = Pick<ReadyGuide, 'key' | 'mesh' | 'surface'>;
 /** Builds guides and keeps them as long as they stay as they are. */
 export class GuideKeeper {
   readonly #load: (asset: string) => Promise<Result<Mesh>>;
-  readonly #built = new Recent<Promise<Result<Built>>>(64);
+  readonly #built: Stage<Result<Built>>;
 
-  constructor(load: (asset: string) => Promise<Result<Mesh>>) {
+  constructor(load: (asset: string) => Promise<Result<Mesh>>, cache: StageCache) {
     this.#load = load;
+    this.#built = cache.stage();
   }
 
   /** Problems: those of a brought guide's mesh, with the guide's `name`. */
   async get({ id, name, shape, position, turn, clearance, visible }: Guide): Promise<Result<ReadyGuide>> {
     const key = JSON.stringify([shape, position, turn]);
-    const built = await this.#built.get(key, async () => {
+    const make = async (): Promise<Result<Built>> => {
       const brought = shape.from === 'asset' ? await this.#load(shape.asset) : undefined;
-      if (brought && !brought.ok) {
-        this.#built.drop(key);
-        return { ok: false, problems: brought.problems.map((p) => ({ ...p, facts: { guide: name, ...p.facts } })) };
-      }
+      if (brought && !brought.ok)
+        return { ok: false, problems: brought.problems.map((p) => about({ guide: name }, p)) };
       const mesh = buildGuide({ shape, position, turn, clearance }, brought?.value);
       return ok({ key, mesh, surface: buildSurface(mesh) });
-    });
+    };
+    const built = await this.#built.getLater(key, make, (made) => made.ok);
     return built.ok ? ok({ id, clearance: visible ? clearance : null, ...built.value }) : built;
   }
 

@@ -1,3 +1,4 @@
+import { factOf } from '../core/testing/checks';
 import { Object3D, Vector3 } from 'three';
 import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../project/defaults';
 import type { Guide } from '../project/schema';
@@ -13,15 +14,16 @@ import { isClosed } from '../core/mesh/is-closed';
 import { volume } from '../core/mesh/measure';
 import { buildArcTable } from '../core/curve/arc-table';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
-import { deviation } from '../core/curve/edit/deviation';
+import { deviation } from '../core/edit/deviation';
 import { manifoldOf } from '../core/testing/manifold';
 import { pathOf } from '../core/testing/curves';
 import { toPolyline } from '../core/testing/distances';
 import { compiled, unwrap } from '../core/testing/runs';
-import { buildRunMesh } from '../core/bending/build-run';
 import { TRACED } from '../project/samples/landing-paths';
 import { saltgrassLanding } from '../project/samples/saltgrass-landing';
-import { Deriver, sourceOf, type RunSource } from './derive';
+import { Deriver } from './derive';
+import { sourceOf, type RunSource } from './run-source';
+import { DEFAULT_JOB, meshOf, sourceWith } from './testing/sources';
 import { buildSurface } from './mesh-surface';
 import { pushOutOf } from './push-out-of';
 import { windRound } from './wind-round';
@@ -81,14 +83,14 @@ describe('inside and outside', () => {
     const source = unwrap(sourceOf(landing, run));
     const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
     const near = async (path: CurveSpec) => {
-      const { findings } = unwrap(await deriver.derive({ ...source, curve: path, guides: [box] }, null));
-      return findings.filter(({ check }) => check === 'tooNearGuide');
+      const { findings } = unwrap(await deriver.derive({ ...source, curve: path, guides: [box] }));
+      return findings().filter(({ check }) => check === 'tooNearGuide');
     };
     expect(await near(over)).toEqual([]);
     // Half way up it goes through: between the box's sides and its own 0.085 m beside them, and no deeper than 0.2 m and those.
     const [through, ...others] = await near(curve);
     expect(others).toEqual([]);
-    expect(through!.facts.gap).toBeCloseTo(-0.285, 3);
+    expect(factOf(through, 'gap')).toBeCloseTo(-0.285, 3);
     expect(through!.at!.to - through!.at!.from).toBeLessThan(0.8 + 2 * (0.05 + 0.085) + 0.02);
   });
 
@@ -223,34 +225,37 @@ describe('keeping clear of a guide', () => {
     ...spec('post', { radius: 0.3, height: 3 }, [0, 0, z]),
     clearance,
   });
-  const source = (guides: readonly Guide[], path: CurveSpec = curve): RunSource => ({
-    segment: {
-      id: 's',
-      name: 'S',
-      source: {
-        from: 'maker',
-        spec: { ...(makerDefaults('tube') as object), length: 1, radius: 0.1, sides: 64 } as never,
+  const source = (guides: readonly Guide[], path: CurveSpec = curve): RunSource =>
+    sourceWith({
+      segment: {
+        id: 's',
+        name: 'S',
+        source: {
+          from: 'maker',
+          spec: { ...(makerDefaults('tube') as object), length: 1, radius: 0.1, sides: 64 } as never,
+        },
+        prepare: MADE_PREPARE,
+        finishes: [],
       },
-      prepare: MADE_PREPARE,
-      finishes: [],
-    },
-    curve: path,
-    job: JOB_DEFAULTS,
-    guides,
-  });
+      curve: path,
+      job: DEFAULT_JOB,
+      guides,
+    });
   const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
   const near = async (guides: readonly Guide[], path = curve) =>
-    unwrap(await deriver.derive(source(guides, path), null)).findings.filter(({ check }) => check === 'tooNearGuide');
+    unwrap(await deriver.derive(source(guides, path)))
+      .findings()
+      .filter(({ check }) => check === 'tooNearGuide');
 
   // Independent: manifold-3d's least distance between the two meshes.
   it('finds where and by how much, as the meshes themselves lie', async () => {
     const far = guide(0.2, 0.7);
-    const { plan, table } = unwrap(await deriver.derive(source([far]), null));
-    const { ready } = unwrap(await deriver.derive(source([far]), null));
-    const run = await manifoldOf(buildRunMesh(plan, table, ready.prepared.mesh));
+    const derived = await deriver.derive(source([far]));
+    const { table } = unwrap(derived);
+    const run = await manifoldOf(meshOf(derived));
     const post = await manifoldOf(buildGuide(far));
     const [finding] = await near([far]);
-    expect(finding!.facts.gap).toBeCloseTo(run.minGap(post, 1), 2);
+    expect(factOf(finding, 'gap')).toBeCloseTo(run.minGap(post, 1), 2);
     expect(finding!.at!.station).toBeCloseTo(table.length / 2, 1);
   });
 
@@ -258,12 +263,12 @@ describe('keeping clear of a guide', () => {
     expect(await near([guide(0, 2)])).toEqual([]);
     expect(await near([guide(null)])).toEqual([]);
     expect(await near([{ ...guide(0), visible: false }])).toEqual([]);
-    expect((await near([guide(0)]))[0]!.facts.gap).toBeLessThan(0);
+    expect(factOf((await near([guide(0)]))[0], 'gap')).toBeLessThan(0);
   });
 
   it('pushes the path out just enough, and only there', async () => {
     const asked = guide(0.05);
-    const { ready } = unwrap(await deriver.derive(source([asked]), null));
+    const { ready } = unwrap(await deriver.derive(source([asked]))).courses[0]!;
     const built = unwrap(await deriver.guides.get(asked));
     const out = pushOut(curve, { job: JOB_DEFAULTS, support: ready.support, guide: built })!;
     expect(await near([asked], out)).toEqual([]);
@@ -277,7 +282,7 @@ describe('keeping clear of a guide', () => {
 
   it('goes on without a guide whose mesh is missing', async () => {
     const lost: Guide = { ...guide(0), shape: { from: 'asset', asset: '0'.repeat(64), fileName: 'x.glb', unit: 1 } };
-    expect((await deriver.derive(source([lost]), null)).ok).toBe(true);
+    expect((await deriver.derive(source([lost]))).ok).toBe(true);
   });
 });
 
@@ -338,8 +343,10 @@ describe('what there is to catch on and to trace', () => {
 it('the demo’s handrail follows the upper edge of the stair’s string, as tracing its mesh gives it', async () => {
   const project = saltgrassLanding();
   const run = project.runs.find(({ id }) => id === 'stair-string-run')!;
-  const { plan, table, ready } = unwrap(await new Deriver(async () => fail('asset.missing')).derive(unwrap(sourceOf(project, run)), null)); // prettier-ignore
-  const chains = edgeChains(buildRunMesh(plan, table, ready.prepared.mesh), Math.PI / 6);
+  const derived = await new Deriver(async () => fail('asset.missing', { id: '' })).derive(
+    unwrap(sourceOf(project, run)),
+  );
+  const chains = edgeChains(meshOf(derived), Math.PI / 6);
   const off = ({ points }: EdgeChain) => Math.max(...TRACED.map((place) => toPolyline(place, points)));
   expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.005);
 });
@@ -380,7 +387,9 @@ describe('a way under an overhang', () => {
     const curve = pathOf('smooth', [[-6, 0, 0], [-2, 0, 0], [2, 0, 0], [6, 0, 0]]); // prettier-ignore
     const deriver = new Deriver(async () => fail('asset.missing', { id: '' }));
     const segment = { id: 's', name: 'S', source: { from: 'maker' as const, spec: makerDefaults('rail') }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
-    const out = unwrap(await pushOutOf(deriver, { segment, curve, job: JOB_DEFAULTS, guides: [slab] }, slab));
+    const out = unwrap(
+      await pushOutOf(deriver, sourceWith({ segment, curve, job: DEFAULT_JOB, guides: [slab] }), slab),
+    );
     for (const { position } of out.points) expect(Math.abs(position[1])).toBeLessThan(1e-6);
     expect(Math.max(...out.points.map(({ position }) => Math.abs(position[2])))).toBeGreaterThan(0.5);
   });
@@ -391,12 +400,15 @@ describe('pushing out', () => {
   const made = (spec: unknown) => ({ id: 's', name: 'S', source: { from: 'maker' as const, spec: spec as never }, prepare: MADE_PREPARE, finishes: [] }); // prettier-ignore
   const box = (size: Record<string, number>, position: Vec3): Guide => ({ id: 'g', name: 'Box', visible: true, ...spec('box', size, position), clearance: 0.02 }); // prettier-ignore
   const found = async (source: RunSource) =>
-    unwrap(await deriver.derive(source, null)).findings.filter(({ check }) => check === 'tooNearGuide');
+    unwrap(await deriver.derive(source))
+      .findings()
+      .filter(({ check }) => check === 'tooNearGuide');
 
   it('leads a rope through a standing box over or round it, and never under the ground', async () => {
     const standing = box({ x: 1, y: 1, z: 1 }, [0, 0, 0]);
     const curve = pathOf('smooth', [[-4, 0.1, 0], [-1.5, 0.1, 0], [1.5, 0.1, 0], [4, 0.1, 0]]); // prettier-ignore
-    const source = { segment: made({ ...(makerDefaults('tube') as object), radius: 0.02 }), curve, job: { ...JOB_DEFAULTS, bending: { ...JOB_DEFAULTS.bending, frames: { rule: 'leastTwist' as const, up: [0, 1, 0] as Vec3 } } }, guides: [standing] }; // prettier-ignore
+    const tube = made({ ...(makerDefaults('tube') as object), radius: 0.02 });
+    const source = sourceWith({ segment: tube, curve, guides: [standing] });
     expect((await found(source)).length).toBeGreaterThan(0);
     const out = unwrap(await pushOutOf(deriver, source, standing));
     expect(await found({ ...source, curve: out })).toEqual([]);
@@ -406,7 +418,8 @@ describe('pushing out', () => {
   it('keeps ends that are plugged in where they are', async () => {
     const across = box({ x: 0.6, y: 2, z: 0.6 }, [3.3, 0, 0.1]); // near the end: its nearest point is the plugged one
     const curve = pathOf('smooth', [[-4, 1, 0], [0, 1, 0], [2, 1, 0.5], [4, 1, 0]]); // prettier-ignore
-    const source = { segment: made({ ...(makerDefaults('tube') as object), radius: 0.02 }), curve, job: JOB_DEFAULTS, guides: [across] }; // prettier-ignore
+    const tube = made({ ...(makerDefaults('tube') as object), radius: 0.02 });
+    const source = sourceWith({ segment: tube, curve, job: DEFAULT_JOB, guides: [across] });
     expect((await found(source)).length).toBeGreaterThan(0);
     const { points } = unwrap(await pushOutOf(deriver, source, across, { start: true, end: true }));
     expect(await found({ ...source, curve: { ...curve, points } })).toEqual([]);
@@ -418,9 +431,11 @@ describe('pushing out', () => {
     const wall = box({ x: 20, y: 4, z: 0.2 }, [0, 0, -0.18]);
     const curve = pathOf('smooth', [[-2, 1, 0], [0, 1.2, 0], [2, 1, 0]]); // prettier-ignore
     const segment = made(makerDefaults('shoot'));
-    const source = { segment, curve, job: JOB_DEFAULTS, guides: [wall] };
+    const source = sourceWith({ segment, curve, job: DEFAULT_JOB, guides: [wall] });
     expect(await found(source)).toEqual([]);
     const strict = { ...segment, prepare: { ...segment.prepare, loose: [] } };
-    expect((await found({ ...source, segment: strict })).length).toBeGreaterThan(0);
+    expect(
+      (await found(sourceWith({ segment: strict, curve, job: DEFAULT_JOB, guides: [wall] }))).length,
+    ).toBeGreaterThan(0);
   });
 });

@@ -1,8 +1,9 @@
+import { DEFAULT_JOB, sourceWith } from './testing/sources';
 import { unwrap } from '../core/testing/runs';
 import { glb } from '../formats/glb';
 import type { Mesh } from '../core/mesh/mesh';
 import { PLAIN_MATERIAL } from '../core/mesh/mesh';
-import { JOB_DEFAULTS } from '../project/defaults';
+import { COURSE_DEFAULTS, newCourse, JOB_DEFAULTS } from '../project/defaults';
 import { emptyProject } from '../project/schema';
 import { PREPARE_DEFAULTS } from '../core/segment/segment-spec';
 import { bringMesh } from './bring-mesh';
@@ -73,10 +74,8 @@ async function hugeRun(columns: number, rows: number) {
 it('brings and lays a mesh of 2 million triangles, and refuses one above the limit', async () => {
   const { segment, curve, assets, triangles } = await hugeRun(2000, 500);
   expect(triangles).toBe(2_000_000);
-  const derived = unwrap(
-    await new Deriver(loadFrom(assets)).derive({ segment, curve, job: JOB_DEFAULTS, guides: [] }, null),
-  );
-  expect(derived.plan.laying.placements).toHaveLength(2);
+  const derived = unwrap(await new Deriver(loadFrom(assets)).derive(sourceWith({ segment, curve, job: DEFAULT_JOB })));
+  expect(derived.courses[0]!.laid.layout.placements).toHaveLength(2);
   const one = strip(1, 1);
   const indices = new Uint32Array(3 * 4_000_001);
   const many = { ...one, indices, parts: [{ ...one.parts[0]!, count: indices.length }] };
@@ -91,8 +90,9 @@ it.each(['glb', 'obj', 'stl'])(
   'tells the steps of baking one huge piece (%s)',
   async (kind) => {
     const { segment, curve, assets } = await hugeRun(600, 400);
-    const job = { ...JOB_DEFAULTS, laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' as const } };
-    const run = { id: 'r', name: 'Scan', visible: true, segment: 's', path: 'p', ...job };
+    const rule = { kind: 'onePiece' as const, lies: 'reach' as const };
+    const courses = [newCourse('s', { laying: { ...COURSE_DEFAULTS.laying, rule } })];
+    const run = { id: 'r', name: 'Scan', visible: true, path: 'p', ...JOB_DEFAULTS, courses };
     const paths = [{ id: 'p', name: 'Bend', curve }];
     const project = { ...emptyProject('Scan'), segments: [segment], paths, runs: [run] };
     const shares: number[] = [];

@@ -1,11 +1,11 @@
-import { movePoint } from '../core/curve/edit/move-point';
+import { movePoint } from '../core/edit/move-point';
 import type { CurveSpec } from '../core/curve/registry';
 import { fillFrame } from '../core/frames/fill-frame';
 import { FRAME_STRIDE, UP } from '../core/frames/frame-table';
 import type { Vec3 } from '../core/math/vec3';
-import { jobOf, unwrap } from '../core/testing/runs';
-import { fail } from '../core/math/result';
-import { Deriver } from './derive';
+import { unwrap } from '../core/testing/runs';
+import { PathStage } from './path-stage';
+import { StageCache } from './stage-cache';
 
 const TOLERANCE = 0.0005;
 /** A long path with one bend that is far sharper than the others. */
@@ -21,13 +21,14 @@ describe('a long path that is dragged', () => {
   it.each(['upright', 'leastTwist', 'faceBend'] as const)(
     'is followed though it comes as a copy, and is built anew when it is let go: %s',
     (rule) => {
-      const deriver = new Deriver(async (id) => fail('asset.missing', { id }));
-      const job = jobOf({ bending: { frames: { rule, up: [0, 1, 0] } } });
-      unwrap(deriver.table(path(), job, TOLERANCE));
+      const paths = new PathStage(new StageCache());
+      const ask = (curve: CurveSpec, isDragged = false) =>
+        unwrap(paths.table({ curve, frames: { rule, up: [0, 1, 0] }, tolerance: TOLERANCE, isDragged }));
+      ask(path());
       // As comlink brings it: nothing of it is the very thing of before.
       const straighter = structuredClone(movePoint(path(), 200, [400, Math.sin(80), Math.cos(40)]));
-      const dragged = unwrap(deriver.table(straighter, job, TOLERANCE, { isDragged: true }));
-      const anew = unwrap(deriver.table(straighter, job, TOLERANCE));
+      const dragged = ask(straighter, true);
+      const anew = ask(straighter);
       // Followed, only touched legs are measured: lengths differ by rounding, and no more.
       expect(dragged.length).toBeCloseTo(anew.length, 7);
       expect(dragged.length).not.toBe(anew.length);

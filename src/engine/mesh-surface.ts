@@ -1,7 +1,7 @@
 import { BufferAttribute, BufferGeometry, DoubleSide, Ray, Vector3 } from 'three';
 import { MeshBVH } from 'three-mesh-bvh';
 import type { GuideMesh } from '../core/guides/guide-body';
-import type { Surface, SurfacePlace } from '../core/guides/surface';
+import type { Surface, SurfacePlace } from '../core/mesh/surface';
 import { cross, dot, length, normalize, sub, type Vec3 } from '../core/math/vec3';
 import { boxOf } from '../core/mesh/box';
 import { isClosed } from '../core/mesh/is-closed';

@@ -1,17 +1,24 @@
-import { buildRunMesh } from '../core/bending/build-run';
 import { unwrap } from '../core/testing/runs';
 import { addMirrored } from '../project/commands/mirror';
 import { causeway } from '../project/samples';
 import { projectSchema, type Project } from '../project/schema';
 import { loadFrom } from './bake';
-import { Deriver, sourceOf } from './derive';
+import { Deriver } from './derive';
+import { sourceOf } from './run-source';
+import { meshOf as derivedMesh } from './testing/sources';
 
 const deriver = new Deriver(loadFrom(new Map()));
-const meshOf = async (project: Project, id: string) => {
-  const run = project.runs.find((r) => r.id === id)!;
-  const { plan, table, ready } = unwrap(await deriver.derive(unwrap(sourceOf(project, run)), null));
-  return buildRunMesh(plan, table, ready.prepared.mesh);
-};
+const meshOf = async (project: Project, id: string) =>
+  derivedMesh(
+    await deriver.derive(
+      unwrap(
+        sourceOf(
+          project,
+          project.runs.find((r) => r.id === id)!,
+        ),
+      ),
+    ),
+  );
 describe('a mirrored run', () => {
   it('has its segment mirrored too: every vertex lies where its twin does, on the other side', async () => {
     const made = addMirrored(causeway(), 'causeway', 'x', { run: 'twin', path: 'twin-path', segment: 'twin-segment' });

@@ -5,11 +5,11 @@ import { isClosed } from '../core/mesh/is-closed';
 import { volume } from '../core/mesh/measure';
 import type { MakerSpec } from '../core/segment/registry';
 import { FRAME_RULES } from '../core/frames/registry';
-import { unwrap } from '../core/testing/runs';
+import { jobOf, unwrap, type JobChange } from '../core/testing/runs';
 import { pathOf } from '../core/testing/curves';
 import { toLine, toPolyline } from '../core/testing/distances';
-import { JOB_DEFAULTS, MADE_PREPARE } from '../project/defaults';
-import { emptyProject, type Project, type Run } from '../project/schema';
+import { MADE_PREPARE } from '../project/defaults';
+import { emptyProject, type Project } from '../project/schema';
 import { bakeFiles, loadFrom } from './bake';
 import { Deriver } from './derive';
 import type { RunReport } from './report';
@@ -22,20 +22,20 @@ interface File {
   readonly report: RunReport;
 }
 
-type Change = { readonly bending?: Partial<Run['bending']>; readonly laying?: Partial<Run['laying']> };
+type Change = Pick<JobChange, 'bending' | 'laying'>;
 
 function project(curve: CurveSpec, spec: MakerSpec, { bending, laying }: Change = {}): Project {
+  const upright = { frames: { rule: 'upright', up: [0, 1, 0] } } as const;
+  const { course, ...steps } = jobOf({
+    bending: { ...upright, ...bending },
+    laying: { kind: 'fillStretch', ...laying },
+  });
   return {
     ...emptyProject('Nasty'),
     segments: [{ id: 's', name: 'S', source: { from: 'maker', spec }, prepare: MADE_PREPARE, finishes: [] }],
     paths: [{ id: 'p', name: 'P', curve }],
     runs: [
-      {
-        ...{ id: 'r', name: 'R', visible: true, segment: 's', path: 'p' },
-        laying: { ...JOB_DEFAULTS.laying, ...laying },
-        bending: { ...JOB_DEFAULTS.bending, ...bending },
-        motion: { growth: 'none', seconds: 4 },
-      },
+      { id: 'r', name: 'R', visible: true, path: 'p', ...steps, courses: [{ id: 'main', segment: 's', ...course }] },
     ],
   };
 }
@@ -104,7 +104,7 @@ describe('sharp corners', () => {
     { name: '40 legs of 10 m', line: ZIGZAG },
     { name: 'in space', line: SPACE },
   ])('keep a tube round: every vertex lies on the cylinder of a leg, $name', async ({ line }) => {
-    for (const laying of [{ rule: 'onePiece' }, { rule: 'fillStretch' }] as const) {
+    for (const laying of [{ kind: 'onePiece' }, { kind: 'fillStretch' }] as const) {
       const file = await bake(pathOf('straight', line), tube(0.1), { bending: leastTwist, laying });
       for (const { position } of file.report.frames!)
         expect(toPolyline(position as unknown as Vec3, line)).toBeLessThan(1e-8);
@@ -123,7 +123,7 @@ describe('sharp corners', () => {
 
   it('are followed where a rounding is a fifth of a millimetre', async () => {
     const line: Vec3[] = [[0, 0, 0], [3, 0, 0], [3, 0, 3]]; // prettier-ignore
-    const file = await bake(pathOf('straight', line, false, 0.0002), tube(0.01), { laying: { rule: 'onePiece' } });
+    const file = await bake(pathOf('straight', line, false, 0.0002), tube(0.01), { laying: { kind: 'onePiece' } });
     // Between the two straight cylinders and the ball about the corner: nothing is cut off.
     for (const p of file.places) expect(toPolyline(p, line)).toBeLessThan(0.0101);
     const outer = least(
@@ -167,7 +167,7 @@ describe('what points say', () => {
       ],
     };
     for (const rule of ['onePiece', 'fillStretch'] as const) {
-      const { places } = await bake(curve, tube(0.01), { laying: { rule } });
+      const { places } = await bake(curve, tube(0.01), { laying: { kind: rule } });
       expect(most(places.map(([, y, z]) => Math.hypot(y, z)))).toBeCloseTo(0.2, 3);
       const before = places.filter(([x]) => x < 19.9);
       expect(most(before.map(([, y, z]) => Math.hypot(y, z)))).toBeCloseTo(0.01, 5);
@@ -186,7 +186,7 @@ describe('what points say', () => {
       return 0.02 * 12 ** (3 * t * t - 2 * t * t * t);
     };
     for (const rule of ['onePiece', 'fillStretch'] as const) {
-      const { places } = await bake(curve, tube(0.02), { laying: { rule } });
+      const { places } = await bake(curve, tube(0.02), { laying: { kind: rule } });
       const off = places.flatMap(([x, y, z]) => {
         const r = Math.hypot(y, z);
         return r > 0.01 ? [Math.abs(r / wanted(x) - 1)] : []; // without the middles of the ends
@@ -209,7 +209,7 @@ describe('what points say', () => {
         { position: [long, 0, 0], roll },
       ],
     };
-    const { places, report } = await bake(curve, tube(0.1, 1), { bending: leastTwist, laying: { rule: 'onePiece' } });
+    const { places, report } = await bake(curve, tube(0.1, 1), { bending: leastTwist, laying: { kind: 'onePiece' } });
     expect(report.twist.total).toBeCloseTo(roll, 4);
     // Along the edge that begins at the top: the angle about x from row to row, added up.
     const rows = new Map<string, number[]>();
@@ -312,7 +312,7 @@ describe('closed paths that climb', () => {
   ];
   const cases = PATHS.flatMap((path) => FRAME_RULES.map(({ kind }) => ({ ...path, rule: kind })));
   it.each(cases)('close without a seam: $name, $rule', async ({ curve, rule }) => {
-    for (const laying of [{ rule: 'onePiece' }, { rule: 'fillStretch' }] as const) {
+    for (const laying of [{ kind: 'onePiece' }, { kind: 'fillStretch' }] as const) {
       const file = await bake(curve, tube(0.05), { bending: { frames: { rule, up: [0, 1, 0] } }, laying });
       expect(isClosed(file)).toBe(true);
       const { frames } = file.report;

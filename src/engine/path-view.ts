@@ -1,7 +1,8 @@
-import { tightnessOf } from '../core/findings/checks/folding-over';
+import { tightnessOn } from '../core/findings/checks/folding-over';
 import { SIDE, UP } from '../core/frames/frame-table';
-import { slopeOf, type Slope } from '../core/frames/slope';
-import { eachFrame, tightest, type Tightest } from '../core/frames/tightness';
+import { slopeOf, type Slope } from '../core/shape/slope';
+import { eachFrameOn } from '../core/shape/frame-on';
+import { tightest, type Tightest } from '../core/shape/tightest';
 import { CREASE_ANGLE } from '../core/math/tolerance';
 import type { DerivedRun } from './derive';
 
@@ -12,7 +13,7 @@ export interface PathView {
   readonly closed: boolean;
   readonly stations: Float64Array;
   readonly line: Float64Array;
-  /** Unit vectors: up and side of the frames. */
+  /** Unit vectors: up and side of the frames, with all roll. */
   readonly ups: Float32Array;
   readonly sides: Float32Array;
   /** Radians per metre that matching the ends adds. */
@@ -30,39 +31,44 @@ export interface PathView {
 const FARTHEST = 1 / 400;
 const NEAREST = 1 / 16_000;
 
-export function viewPath({ plan, table, ready, source }: DerivedRun): PathView {
+export function viewPath({ table, courses, source }: DerivedRun): PathView {
   const { length, planLength, closed, endTwist, pointStations } = table;
-  const { reach } = plan.laying;
-  const lift = source.job.bending.lift ?? 0;
-  const checked = { table, support: ready.support, job: source.job, laying: plan.laying };
-  const [stations, line, ups, sides, tightness]: number[][] = [[], [], [], [], []];
+  const { shape, ready } = courses[0]!;
+  const lift = source.steps.shape.lift ?? 0;
+  const [stations, line, ups, sides, tightness]: [number[], number[], number[], number[], number[]] = [
+    [],
+    [],
+    [],
+    [],
+    [],
+  ];
   let last = -Infinity;
-  eachFrame(
-    table,
+  eachFrameOn(
+    shape,
     0,
     length,
-    (frames, at, station) => {
+    (frame, station) => {
       if (station > last && station < last + length * NEAREST && station < length) return;
       last = station;
-      stations!.push(station);
-      for (let c = at; c < at + 3; c++) {
-        line!.push(c === at + 1 ? frames[c]! - lift : frames[c]!); // the path itself, not where the run lies above it
-        ups!.push(frames[c + UP]!);
-        sides!.push(frames[c + SIDE]!);
+      stations.push(station);
+      for (let c = 0; c < 3; c++) {
+        line.push(c === 1 ? frame[c]! - lift : frame[c]!); // the path itself, not where the run lies above it
+        ups.push(frame[c + UP]!);
+        sides.push(frame[c + SIDE]!);
       }
-      tightness!.push(tightnessOf(checked, frames, at, station));
+      tightness.push(tightnessOn(ready.support, frame));
     },
     { most: length * FARTHEST, peaks: true },
   );
   return {
     ...{ length, planLength, closed, endTwist, pointStations },
-    stations: Float64Array.from(stations!),
-    line: Float64Array.from(line!),
-    ups: Float32Array.from(ups!),
-    sides: Float32Array.from(sides!),
-    tightness: Float32Array.from(tightness!),
+    stations: Float64Array.from(stations),
+    line: Float64Array.from(line),
+    ups: Float32Array.from(ups),
+    sides: Float32Array.from(sides),
+    tightness: Float32Array.from(tightness),
     corners: table.kinks.flatMap(({ station, angle }) => (angle > CREASE_ANGLE ? [station] : [])),
-    tightest: tightest(table, reach.from, reach.to),
+    tightest: tightest(table, shape.reach.from, shape.reach.to),
     slope: slopeOf(table),
   };
 }

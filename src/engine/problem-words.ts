@@ -1,14 +1,13 @@
 import { MAX_PATH_POINTS } from '../core/curve/path-spec';
-import type { Problem } from '../core/math/result';
+import type { ProblemFacts } from '../core/math/problem-facts';
+import type { Problem, ProblemCode, ProblemPath } from '../core/math/result';
 
-type Facts = Problem['facts'];
-
-const count = (n: number | string | undefined): string => Number(n).toLocaleString('en');
-const metresText = (m: number | string | undefined): string => `${Number(Number(m).toPrecision(4))} m`;
-const megabytes = (bytes: number | string | undefined): string => `${Math.round(Number(bytes) / 1048576)} MB`;
+const count = (n: number): string => n.toLocaleString('en');
+const metresText = (m: number): string => `${Number(m.toPrecision(4))} m`;
+const megabytes = (bytes: number): string => `${Math.round(bytes / 1048576)} MB`;
 
 /** What is wrong, where, and what to do, for every problem code. */
-const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => string>> = {
+const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: ProblemPath) => string } = {
   'curve.too-few-points': (f) =>
     `The path needs ${f.needed} points at different places and has ${f.given}. Draw more with the pen.`,
   'curve.no-length': () => 'The path has no length: its radii or turns are nothing. Change the path’s numbers.',
@@ -73,10 +72,11 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'laying.too-many': (f) =>
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,
   'laying.pitch': (f) =>
-    `A gap of ${f.gap} m takes up a whole piece of ${Number(f.natural).toFixed(3)} m. Use a smaller overlap.`,
+    `A gap of ${f.gap} m takes up a whole piece of ${f.natural.toFixed(3)} m. Use a smaller overlap.`,
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
+  'run.unheld': () => 'The run has to be worked out anew. Change anything of it, or load the page again.',
   'report.too-many-frames': (f) =>
     `A report with ${count(f.frames)} frames is too long; ${count(f.most)} is the most. Ask for fewer, or for one run.`,
   'bake.empty': () =>
@@ -86,7 +86,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
   'format.coarse-far': (f) =>
     `${f.format} holds places to ${metresText(f.off)} only, ${metresText(f.far)} from the origin. Take GLB or OBJ, or move the project nearer.`,
   'format.unknown': (f) => `Files ending in .${f.extension} cannot be written. Use .glb, .obj or .stl.`,
-  'asset.missing': (f) => `The mesh ${String(f.id).slice(0, 8)} is not here. Bring its file again.`,
+  'asset.missing': (f) => `The mesh ${f.id.slice(0, 8)} is not here. Bring its file again.`,
   'file.empty': (f) => `${f.file || 'The file'} is empty. Choose another file.`,
   'file.too-large': (f) => `${f.file} has ${megabytes(f.bytes)}; ${megabytes(f.most)} is the most. Thin it out first.`,
   'file.unknown-format': (f) => `${f.file} is not a mesh file that Rattan reads (${f.known}). Save it as GLB or OBJ.`,
@@ -167,6 +167,7 @@ const WORDS: Readonly<Record<string, (facts: Facts, path: Problem['path']) => st
 
 /** A problem in words for people. */
 export function problemWords({ code, path, facts }: Problem): string {
-  const text = WORDS[code]?.(facts, path) ?? `Something went wrong (${code}).`;
+  const words = WORDS[code] as (facts: Problem['facts'], path: ProblemPath) => string; // a code goes with its own facts
+  const text = words(facts, path);
   return facts.run && code !== 'run.unknown' ? `${facts.run}: ${text}` : text;
 }

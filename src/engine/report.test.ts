@@ -1,6 +1,6 @@
 import { pathOf } from '../core/testing/curves';
-import { jobOf, unwrap } from '../core/testing/runs';
-import type { RunJob } from '../core/bending/run-spec';
+import { jobOf, unwrap, type JobChange } from '../core/testing/runs';
+import { planAt, sourceWith } from './testing/sources';
 import type { CurveSpec } from '../core/curve/registry';
 import { MADE_PREPARE, makerDefaults } from '../project/defaults';
 import { encode } from 'fast-png';
@@ -10,21 +10,17 @@ import { Deriver } from './derive';
 import { buildReport } from './report';
 
 const segment = { id: 's', name: 'S', source: { from: 'maker' as const, spec: makerDefaults('plank') }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
-async function report(curve: CurveSpec, change: { [K in keyof RunJob]?: Partial<RunJob[K]> }, prepare = {}) {
-  const source = {
-    segment: { ...segment, prepare: { ...MADE_PREPARE, ...prepare } },
-    curve,
-    job: jobOf(change),
-    guides: [],
-  };
-  const derived = unwrap(await new Deriver(loadFrom(new Map())).derive(source, null));
-  return buildReport('R', derived, { frames: 5 });
+async function report(curve: CurveSpec, change: JobChange, prepare = {}) {
+  const own = { ...segment, prepare: { ...MADE_PREPARE, ...prepare } };
+  const source = sourceWith({ segment: own, curve, job: jobOf(change) });
+  const derived = unwrap(await new Deriver(loadFrom(new Map())).derive(source));
+  return buildReport('R', derived, 0, planAt(derived), { frames: 5 });
 }
 const LINE = pathOf('straight', [[0, 0, 0], [20, 0, 0]]); // prettier-ignore
 
 describe('a report', () => {
   it('gives the roll of each piece from the start of its reach on', async () => {
-    const laying = { rule: 'fillStretch', from: 4, to: 14 } as const;
+    const laying = { kind: 'fillStretch', from: 4, to: 14 } as const;
     const { placements, twist } = await report(LINE, { laying, bending: { roll: 0.3, turns: 2 } });
     for (const { station, roll } of placements)
       expect(roll).toBeCloseTo(0.3 + (2 * Math.PI * 2 * (station - 4)) / 10, 9);
@@ -37,7 +33,7 @@ describe('a report', () => {
   it.each([0.001, 0.5, 9])('gives the twist of a reach of %d m, however short', async (long) => {
     const [r, c] = [2, 0.5];
     const spec: CurveSpec = { kind: 'helix', closed: false, points: [{ position: [0, 0, 0] }, { position: [0, 2 * Math.PI * c * 3, 0] }], numbers: { turns: 3, startRadius: r, endRadius: r } }; // prettier-ignore
-    const { twist } = await report(spec, { laying: { rule: 'onePiece', from: 3, to: 3 + long }, bending: { frames: { rule: 'upright', up: [0, 1, 0] } } }); // prettier-ignore
+    const { twist } = await report(spec, { laying: { kind: 'onePiece', from: 3, to: 3 + long }, bending: { frames: { rule: 'upright', up: [0, 1, 0] } } }); // prettier-ignore
     const perMetre = Math.abs(twist.total) / long;
     expect(Math.abs(twist.leastPerMetre)).toBeCloseTo(perMetre, 3);
     const start = (await report(spec, {})).frames![0]!;
@@ -47,7 +43,7 @@ describe('a report', () => {
   });
 
   it('lists head and tail once, whatever the count', async () => {
-    const { placements } = await report(LINE, { laying: { rule: 'byCount', count: 3 } }, { head: 0.3, tail: 0.2 });
+    const { placements } = await report(LINE, { laying: { kind: 'byCount', count: 3 } }, { head: 0.3, tail: 0.2 });
     expect(placements.map(({ kind }) => kind)).toEqual(['head', 'body', 'body', 'body', 'tail']);
     const body = placements[1]!.naturalLength;
     expect(placements[4]!.station).toBeCloseTo(0.3 + 3 * body, 6);

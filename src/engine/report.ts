@@ -1,8 +1,12 @@
 import { FRAME_STRIDE, TWIST, type FrameTable } from '../core/frames/frame-table';
 import { fillFrame } from '../core/frames/fill-frame';
 import { turnBetween } from '../core/frames/double-reflection';
-import { eachFrame, tightest } from '../core/frames/tightness';
-import type { Finding } from '../core/findings/finding';
+import { nearestTurn } from '../core/math/nearest-turn';
+import type { CoursePlan } from '../core/motion/pose-course';
+import { eachFrameOn, fillFrameOn, SHAPE_STRIDE } from '../core/shape/frame-on';
+import type { Shape } from '../core/shape/shape';
+import { tightest } from '../core/shape/tightest';
+import type { Finding } from '../core/findings/registry';
 import type { DerivedRun } from './derive';
 
 /** Frames at a station, as the report lists them. Metres, unit vectors, 1/m. */
@@ -45,55 +49,57 @@ export interface ReportOptions {
   readonly frames?: number;
 }
 
-export function buildReport(run: string, derived: DerivedRun, options: ReportOptions = {}): RunReport {
-  const { table, plan, source, findings } = derived;
-  const { laying, pieces, vertexCount } = plan;
-  const { reach, natural } = laying;
-  const { roll, turns } = source.job.bending;
-  const rollPerMetre = (2 * Math.PI * turns) / (reach.to - reach.from);
+/** The report of one course of a run, under the name that it is baked under. */
+export function buildReport(
+  run: string,
+  derived: DerivedRun,
+  at: number,
+  plan: CoursePlan,
+  options: ReportOptions = {},
+): RunReport {
+  const { table } = derived;
+  const { laid, shape } = derived.courses[at]!;
+  const { reach } = shape;
   const tight = tightest(table, reach.from, reach.to);
   const isBent = Number.isFinite(tight.radius);
-  const triangles = pieces.reduce((sum, { segment }) => sum + segment.mesh.indices.length / 3, 0);
+  const frame = new Float64Array(SHAPE_STRIDE);
+  const ownRoll = { ...shape, lanes: shape.lanes.filter(({ goesWith }) => goesWith === 'run') };
   return {
     run,
     pathLength: table.length,
     planLength: table.planLength,
     tightestRadius: isBent ? tight.radius : null,
     tightestStation: isBent ? tight.station : null,
-    placements: laying.placements.map(({ piece, kind, station, length, gap }) => ({
-      piece,
-      kind,
-      station,
-      naturalLength: kind === 'body' ? natural : length,
-      length,
-      stretch: kind === 'body' ? length / natural : 1,
-      roll: roll + rollPerMetre * (station - reach.from),
+    placements: laid.layout.placements.map(({ piece, kind, station, length, natural, gap }) => ({
+      ...{ piece, kind, station, naturalLength: natural, length, stretch: length / natural },
+      roll: fillFrameOn(frame, 0, ownRoll, station),
       gap,
     })),
-    twist: twistOf(table, rollPerMetre, reach),
-    vertices: vertexCount,
-    triangles,
-    findings,
+    twist: twistOf(shape),
+    vertices: plan.vertexCount,
+    triangles: plan.pieces.reduce((sum, { form }) => sum + form.mesh.indices.length / 3, 0),
+    findings: derived.findings(),
     ...(options.frames && { frames: listFrames(table, options.frames) }),
   };
 }
 
-/** Twist of the frames beyond least twist, with the run's own turns, over the reach. */
-function twistOf(
-  table: FrameTable,
-  rollPerMetre: number,
-  { from, to }: { from: number; to: number },
-): RunReport['twist'] {
-  let [least, greatest, last, total] = [Infinity, -Infinity, from, rollPerMetre * (to - from)];
+/** Twist of the run beyond least twist over its reach. */
+function twistOf(shape: Shape): RunReport['twist'] {
+  const { from, to } = shape.reach;
+  let [least, greatest, last, total] = [Infinity, -Infinity, from, 0];
+  let rolled = 0;
+  const roll = (station: number) =>
+    shape.lanes.reduce((sum, { name, at }) => (name === 'roll' ? sum + at(station)[0] : sum), 0);
   const pair = new Float64Array(2 * FRAME_STRIDE);
-  eachFrame(table, from, to, (frames, at, station) => {
-    const twist = frames[at + TWIST]! + rollPerMetre;
-    least = Math.min(least, twist);
-    greatest = Math.max(greatest, twist);
+  eachFrameOn(shape, from, to, (frame, station) => {
+    least = Math.min(least, frame[TWIST]!);
+    greatest = Math.max(greatest, frame[TWIST]!);
     pair.copyWithin(0, FRAME_STRIDE);
-    pair.set(frames.subarray(at, at + FRAME_STRIDE), FRAME_STRIDE);
-    if (station > last) total += turnBetween(pair, 0, 1);
-    last = station;
+    pair.set(frame.subarray(0, FRAME_STRIDE), FRAME_STRIDE);
+    const now = roll(station);
+    // Between neighbouring frames up may turn by more than half: what lanes add is known, and only the rest is measured.
+    if (station > last) total += now - rolled + nearestTurn(turnBetween(pair, 0, 1) - (now - rolled), 0);
+    [last, rolled] = [station, now];
   });
   return { total, leastPerMetre: least, greatestPerMetre: greatest };
 }

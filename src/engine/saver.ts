@@ -1,4 +1,4 @@
-import { wrap } from 'comlink';
+import { remoteOf } from './remote';
 import { watchLife } from './worker-life';
 import { saveProject } from '../project/storage/projects';
 
@@ -8,7 +8,7 @@ export type Save = typeof saveProject;
 export function startSaver(): { readonly save: Save; close(): void } {
   const name = crypto.randomUUID();
   const worker = new Worker(new URL('./save.worker.ts', import.meta.url), { type: 'module', name });
-  const remote = wrap<{ save: Save }>(worker);
+  const remote = remoteOf<{ save: Save }>(worker);
   let broke: (error: Error) => void = () => {};
   const broken = new Promise<never>((_, reject) => (broke = reject));
   broken.catch(() => {});

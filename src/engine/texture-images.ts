@@ -4,7 +4,7 @@ import type { TextureImages } from '../core/segment/finish/apply-finishes';
 import type { TextureSpec } from '../core/segment/finish/finish-spec';
 import { fail, ok, type Result } from '../core/math/result';
 import type { Image } from '../core/mesh/mesh';
-import { Recent } from './recent';
+import type { Stage } from './stage-cache';
 
 /** Finds the bytes of a brought image by its id; undefined when it is not stored. */
 export type LoadBytes = (id: string) => Promise<Uint8Array | undefined>;
@@ -12,10 +12,11 @@ export type LoadBytes = (id: string) => Promise<Uint8Array | undefined>;
 /** Draws or loads the images of textures; keeps the last ones. */
 export class TextureImager {
   readonly #loadBytes: LoadBytes;
-  readonly #drawn = new Recent<TextureImages>(16);
+  readonly #drawn: Stage<TextureImages>;
 
-  constructor(loadBytes: LoadBytes) {
+  constructor(loadBytes: LoadBytes, drawn: Stage<TextureImages>) {
     this.#loadBytes = loadBytes;
+    this.#drawn = drawn;
   }
 
   /** Problems: `asset.missing`. */

@@ -1,32 +1,34 @@
-import type { RunJob } from '../core/bending/run-spec';
-import { NO_VARIATION } from '../core/laying/variation';
+import type { CourseJob } from '../core/layout/course-spec';
+import type { RunSteps } from '../core/motion/run-spec';
+import { NO_VARIATION } from '../core/layout/variation';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
+import type { Course } from './schema';
 
-/** How a new run is laid, bent and grown. */
-export const JOB_DEFAULTS: RunJob = {
-  laying: {
-    rule: 'fillStretch',
-    count: 10,
-    countFit: 'stretch',
-    oneFit: 'reach',
-    gap: 0,
-    from: null,
-    to: null,
-    variation: NO_VARIATION,
-  },
-  bending: {
-    frames: { rule: 'upright', up: [0, 1, 0] },
-    roll: 0,
-    turns: 0,
-    gauge: 1,
-    pastEnd: 'straightOn',
-    slicing: { by: 'auto' },
-    tolerance: null,
-  },
-  motion: { growth: 'stretchOut', seconds: 4 },
+/** How a new run lies, is bent and moves. */
+export const JOB_DEFAULTS: RunSteps = {
+  reach: { from: null, to: null },
+  shape: { frames: { rule: 'upright', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1 },
+  bending: { pastEnd: 'straightOn', slicing: { by: 'auto' }, tolerance: null },
+  motion: { kind: 'stretchOut', seconds: 4 },
 };
+
+/** How a new course is laid. */
+export const COURSE_DEFAULTS: CourseJob = {
+  laying: { rule: { kind: 'fillStretch', gap: 0 }, variation: NO_VARIATION },
+  fit: { kind: 'bent' },
+  side: 0,
+  height: 0,
+};
+
+/** The one course that a new run has. */
+export const newCourse = (segment: string, change: Partial<CourseJob> = {}): Course => ({
+  id: 'main',
+  segment,
+  ...COURSE_DEFAULTS,
+  ...change,
+});
 
 /** Made segments lie along +x already. */
 export const MADE_PREPARE: PrepareSpec = { ...PREPARE_DEFAULTS, forward: '+x', up: '+y' };

@@ -37,10 +37,10 @@ describe('the project file', () => {
     const project = causeway();
     expect(unkept(project)).toBeUndefined();
     const [run, ...rest] = project.runs;
-    const gauge = { ...run!, bending: { ...run!.bending, gauge: NaN } };
+    const gauge = { ...run!, shape: { ...run!.shape, gauge: NaN } };
     expect(unkept({ ...project, runs: [gauge, ...rest] })).toMatchObject({
       code: 'project.unkept',
-      facts: { where: 'runs.0.bending.gauge' },
+      facts: { where: 'runs.0.shape.gauge' },
     });
   });
 
@@ -66,11 +66,11 @@ describe('the project file', () => {
 
   it('names the place of a wrong value', async () => {
     const result = await broken((file) =>
-      Object.assign((file.project as never as ReturnType<typeof causeway>).runs[0]!.bending, { gauge: -1 }),
+      Object.assign((file.project as never as ReturnType<typeof causeway>).runs[0]!.shape, { gauge: -1 }),
     );
     expect(result).toMatchObject({
       ok: false,
-      problems: [{ code: 'project.invalid', path: ['project', 'runs', 0, 'bending', 'gauge'] }],
+      problems: [{ code: 'project.invalid', path: ['project', 'runs', 0, 'shape', 'gauge'] }],
     });
   });
 
@@ -80,7 +80,9 @@ describe('the project file', () => {
       const result = await broken((file) => change(file.project as never));
       return result.ok ? 'ok' : `${result.problems[0]!.code} ${result.problems[0]!.path.join('.')}`;
     };
-    expect(await reason((p) => (p.segments = p.segments.slice(1)))).toBe('project.invalid project.runs.0.segment');
+    expect(await reason((p) => (p.segments = p.segments.slice(1)))).toBe(
+      'project.invalid project.runs.0.courses.0.segment',
+    );
     expect(await reason((p) => (p.paths = [...p.paths, ...p.paths]))).toBe('project.invalid project.paths.1.id');
     expect(await reason((p) => Object.assign(p, { extra: 1 }))).toBe('project.invalid project');
   });

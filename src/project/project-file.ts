@@ -91,7 +91,7 @@ function parseVersioned(value: unknown): Result<z.infer<typeof projectFileSchema
 }
 
 /** Names the first that uses an asset. */
-function assetProblem(project: Project, id: string, code: string): Problem {
+function assetProblem(project: Project, id: string, code: 'project.asset-missing' | 'project.asset-differs'): Problem {
   const { segments, guides } = project;
   const user =
     segments.find((segment) => assetIdsOf({ segments: [segment], guides: [] }).includes(id)) ??

@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import { runJobSchema } from '../core/bending/run-spec';
+import { courseJobSchema } from '../core/layout/course-spec';
+import { runJobSchema } from '../core/motion/run-spec';
 import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
 import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 
-export const PROJECT_VERSION = 1;
+export const PROJECT_VERSION = 2;
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
@@ -32,14 +33,22 @@ export const pathSchema = z.strictObject({
   /** Ends that stay where they are plugged in, whatever else is edited. */
   plugs: z.strictObject({ start: plugSchema.optional(), end: plugSchema.optional() }).optional(),
 });
+/** One laid row of a run. */
+export const courseSchema = z.strictObject({
+  id,
+  /** Id of the segment that it lays. */
+  segment: id,
+  ...courseJobSchema.shape,
+});
+
 export const runSchema = z.strictObject({
   id,
   name,
   visible: z.boolean(),
-  /** Ids of the segment and of the path that the run lays and follows. */
-  segment: id,
+  /** Id of the path that the run follows. */
   path: id,
   ...runJobSchema.shape,
+  courses: z.array(courseSchema).min(1).max(64).readonly(),
   /** Kinds of findings that are not to be told of for this run, each a check, or a check and a guide: `check:guide`. */
   setAside: z.array(z.string().max(200)).max(100).readonly().optional(),
 });
@@ -65,16 +74,21 @@ export const projectSchema = z
       });
     }
     project.runs.forEach((run, i) => {
-      const missing = (key: 'segment' | 'path', list: readonly { id: string }[]) => {
-        if (list.some((item) => item.id === run[key])) return;
+      const expect = (
+        list: readonly { id: string }[],
+        key: string,
+        wanted: string,
+        at: readonly (string | number)[],
+      ) => {
+        if (list.some((item) => item.id === wanted)) return;
         context.addIssue({
           code: 'custom',
-          path: ['runs', i, key],
-          message: `there is no ${key} with the id ${run[key]}`,
+          path: ['runs', i, ...at],
+          message: `there is no ${key} with the id ${wanted}`,
         });
       };
-      missing('segment', project.segments);
-      missing('path', project.paths);
+      expect(project.paths, 'path', run.path, ['path']);
+      run.courses.forEach(({ segment }, k) => expect(project.segments, 'segment', segment, ['courses', k, 'segment']));
     });
   });
 
@@ -83,7 +97,19 @@ export type Segment = z.infer<typeof segmentSchema>;
 export type Path = z.infer<typeof pathSchema>;
 export type Plug = z.infer<typeof plugSchema>;
 export type Guide = z.infer<typeof guideSchema>;
+export type Course = z.infer<typeof courseSchema>;
 export type Run = z.infer<typeof runSchema>;
+
+/** The course of a run that the screen shows. */
+export const firstCourse = (run: Run): Course => run.courses[0]!;
+
+/** The segment of a run's first course. */
+export const segmentOf = ({ segments }: Pick<Project, 'segments'>, run: Run | undefined): Segment | undefined =>
+  run && segments.find(({ id }) => id === firstCourse(run).segment);
+
+/** Whether any course of a run lays a segment. */
+export const laysSegment = ({ courses }: Run, segment: string): boolean =>
+  courses.some((course) => course.segment === segment);
 
 export const emptyProject = (projectName: string): Project => ({
   format: 'rattan-project',

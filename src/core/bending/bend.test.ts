@@ -1,15 +1,13 @@
-import { SliceStore } from './slice-store';
 import { curveFrom, helix, pathOf } from '../testing/curves';
-import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
+import { bentRun, compiled, jobOf, planRun, prepared, tableOf } from '../testing/runs';
 import { isClosed } from '../mesh/is-closed';
 import type { Mesh } from '../mesh/mesh';
 import { area, volume } from '../mesh/measure';
 import { makeSegmentMesh, type MakerSpec } from '../segment/registry';
 import { sliceSegment } from '../segment/slice';
-import { evenPlanes } from '../segment/plan-slices';
+import { evenPlanes } from '../segment/pieces/plan-slices';
+import type { RunJob } from '../motion/run-spec';
 import { stiffPlaces } from '../segment/stiff-zones';
-import { planRun } from './plan-run';
-import type { RunJob } from './run-spec';
 
 const circle = (R: number) => {
   const w = 2 * Math.PI;
@@ -94,13 +92,13 @@ describe('a bent run', () => {
     const segment = prepared(makeSegmentMesh({ kind, ...made[kind] } as MakerSpec));
     const table = tableOf(helix(9, 0.4, 1.3), 'upright');
     const job = jobOf({
-      laying: { rule: 'byCount', count },
+      laying: { kind: 'byCount', count },
       bending: { turns: 0.3, slicing: { by: 'rows', rows: 3 } },
     });
     const { plan, mesh } = bentRun(segment, table, job);
     const outline = (piece: number, x: number) => {
-      const { mesh: straight } = plan.pieces[piece]!.segment;
-      const base = plan.pieces.slice(0, piece).reduce((sum, p) => sum + p.segment.mesh.positions.length, 0);
+      const { mesh: straight } = plan.pieces[piece]!.form;
+      const base = plan.pieces.slice(0, piece).reduce((sum, p) => sum + p.form.mesh.positions.length, 0);
       const places = new Set<string>();
       for (let i = 0; i < straight.positions.length; i += 3)
         if (straight.positions[i] === x) places.add(mesh.positions.slice(base + i, base + i + 3).join());
@@ -118,7 +116,7 @@ describe('a bent run', () => {
     };
     const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [6, 0, 0]])), 'upright'); // prettier-ignore
     const run = (mesh: Mesh, gap: number) =>
-      bentRun(prepared(mesh), table, jobOf({ laying: { rule: 'byCount', count: 3, gap } })).mesh;
+      bentRun(prepared(mesh), table, jobOf({ laying: { kind: 'byCount', count: 3, gap } })).mesh;
     const walls = (mesh: Mesh) => {
       const seen = new Set<number>();
       for (let i = 0; i < mesh.indices.length; i += 3) {
@@ -143,7 +141,7 @@ describe('a bent run', () => {
         [40, 0, -5],
       ]),
     );
-    const job = jobOf({ laying: { rule: 'fillStretch' }, bending: { turns: 0.5 } });
+    const job = jobOf({ laying: { kind: 'fillStretch' }, bending: { turns: 0.5 } });
     const [a, b] = [1, 2].map(() => bentRun(segment, tableOf(path, 'upright'), job).mesh);
     expect(a).toEqual(b);
   });
@@ -202,12 +200,12 @@ describe('a bent run', () => {
     const [R, radius, tolerance] = [5, 1, 0.004];
     const segment = prepared(makeSegmentMesh({ kind: 'tube', length: 2, radius, sides: 64 }));
     const table = tableOf(circle(R), 'leastTwist', { intervals: 4096 });
-    const { mesh, plan } = bentRun(
+    const { mesh, layout } = bentRun(
       segment,
       table,
-      jobOf({ laying: { rule: 'byCount', count: 4 }, bending: { tolerance } }),
+      jobOf({ laying: { kind: 'byCount', count: 4 }, bending: { tolerance } }),
     );
-    expect(plan.laying.placements).toHaveLength(4);
+    expect(layout.placements).toHaveLength(4);
     let worst = 0;
     for (let i = 0; i < mesh.indices.length; i += 3) {
       for (let k = 0; k < 3; k++) {
@@ -238,7 +236,7 @@ describe('past the end', () => {
     'upright',
   );
   const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 4, width: 0.5, thickness: 0.1 }));
-  const three = { rule: 'byCount', count: 3 } as const;
+  const three = { kind: 'byCount', count: 3 } as const;
   const endOf = (p: Float32Array) => p.reduce((most, x, i) => (i % 3 === 0 ? Math.max(most, x) : most), 0);
 
   it('runs straight on', () => {
@@ -257,7 +255,7 @@ describe('past the end', () => {
     const { plan } = bentRun(
       plank,
       table,
-      jobOf({ laying: { rule: 'byCount', count: 9 }, bending: { pastEnd: 'trim' } }),
+      jobOf({ laying: { kind: 'byCount', count: 9 }, bending: { pastEnd: 'trim' } }),
     );
     expect(plan.pieces).toHaveLength(3);
   });
@@ -274,11 +272,11 @@ describe('growth', () => {
     'upright',
   );
   const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: 0.5, thickness: 0.1 }));
-  const job = jobOf({ laying: { rule: 'fillStretch', from: 2 }, motion: { growth: 'stretchOut', seconds: 4 } });
+  const job = jobOf({ laying: { kind: 'fillStretch', from: 2 }, motion: { kind: 'stretchOut', seconds: 4 } });
 
   it('stretches out from nothing to the whole at a steady pace', () => {
     const reach = (time: number | null) => {
-      const { mesh } = bentRun(plank, table, job, time);
+      const { mesh } = bentRun(plank, table, job, { time });
       return mesh.positions.reduce((most, x, i) => (i % 3 === 0 ? Math.max(most, x) : most), 2);
     };
     expect([0, 1, 2, 4, 9, null].map((t) => Number(reach(t).toFixed(4)))).toEqual([2, 4, 6, 10, 10, 10]);
@@ -295,10 +293,10 @@ describe('stiff zones', () => {
 
   it('keep every distance within them, while the rest takes up the stretch', () => {
     const segment = sliceSegment(prepared(bar, { stiff: [{ from: 0.5, to: 1.1 }] }), evenPlanes(2, 40));
-    const job = jobOf({ laying: { rule: 'byCount', count: 1 }, bending: { slicing: { by: 'off' }, turns: 0.2 } });
-    const stretched = { ...job, laying: { ...job.laying, rule: 'onePiece' as const, to: 2.3 } };
+    const job = jobOf({ laying: { kind: 'byCount', count: 1 }, bending: { slicing: { by: 'off' }, turns: 0.2 } });
+    const stretched = { ...job, reach: { from: null, to: 2.3 }, course: jobOf().course };
     const { mesh, plan } = bentRun(segment, table(), stretched);
-    const straight = plan.pieces[0]!.segment.mesh.positions;
+    const straight = plan.pieces[0]!.form.mesh.positions;
     const zone = [...Array(straight.length / 3).keys()].filter(
       (v) => straight[v * 3]! > 0.5 - 1e-6 && straight[v * 3]! < 1.1 + 1e-6,
     );
@@ -325,8 +323,8 @@ describe('head, body and tail', () => {
 
   it('are laid once, between them the body as often as it fits, and all joints close', () => {
     const segment = prepared(hose, { head: 0.2, tail: 0.3 });
-    const { mesh, plan } = bentRun(segment, table, jobOf({ laying: { rule: 'fillStretch' } }));
-    const { placements } = plan.laying;
+    const { mesh, layout } = bentRun(segment, table, jobOf({ laying: { kind: 'fillStretch' } }));
+    const { placements } = layout;
     expect(placements.map(({ kind }) => kind)).toEqual(['head', ...Array(19).fill('body'), 'tail']);
     expect(placements[0]).toMatchObject({ station: 0, length: 0.2 });
     expect(placements[20]!.length).toBeCloseTo(0.3, 6);
@@ -337,8 +335,8 @@ describe('head, body and tail', () => {
 
   it('are told when they do not fit into the reach', () => {
     const segment = prepared(hose, { head: 0.4, tail: 0.4 });
-    const job = jobOf({ laying: { rule: 'fillStretch', from: 0, to: 0.7 } });
-    const plan = planRun({ table, segment, job, time: null, slices: new SliceStore() });
+    const job = jobOf({ laying: { kind: 'fillStretch', from: 0, to: 0.7 } });
+    const plan = planRun({ table, segment, job });
     expect(plan).toMatchObject({ ok: false, problems: [{ code: 'laying.no-room' }] });
   });
 });

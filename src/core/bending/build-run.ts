@@ -1,9 +1,9 @@
-import type { FrameTable } from '../frames/frame-table';
+import { buildRows } from '../layout/fit-registry';
 import { partOf, type OnProgress } from '../math/progress';
 import type { Vec3 } from '../math/vec3';
 import type { Mesh, Part } from '../mesh/mesh';
-import { bendPiece } from './bend-piece';
-import type { RunPlan } from './plan-run';
+import type { CoursePlan, PosedPiece } from '../motion/pose-course';
+import { bendRows } from './bend-rows';
 
 /** What of a run's mesh does not change while its pieces only move. */
 export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
@@ -12,25 +12,27 @@ export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
  * Indices by part and texture coordinates of all pieces, one after the other. Of a single piece they are the segment's own
  * arrays: to be read, and copied before they are handed over.
  */
-export function buildTopology({ pieces, vertexCount }: RunPlan): Topology {
-  if (pieces.length === 1 && !pieces[0]!.look) {
-    const { uvs, colours, indices, parts } = pieces[0]!.segment.mesh;
+export function buildTopology({ pieces, vertexCount }: CoursePlan): Topology {
+  if (pieces.length === 1 && !pieces[0]!.look && !shiftLanes(pieces[0]!).length) {
+    const { uvs, colours, indices, parts } = pieces[0]!.form.mesh;
     return { uvs, ...(colours && { colours }), indices, parts };
   }
   const uvs = new Float32Array(vertexCount * 2);
-  const hasColours = pieces.some(({ segment, look }) => segment.mesh.colours ?? look);
+  const hasColours = pieces.some(({ form, look }) => form.mesh.colours ?? look);
   const colours = hasColours ? new Float32Array(vertexCount * 4).fill(1) : undefined;
   const groups = new Map<string, { part: Part; from: IndexSource[] }>();
   let base = 0;
   let indexCount = 0;
   let along = 0;
-  for (const { segment, look } of pieces) {
-    const { mesh } = segment;
+  for (const piece of pieces) {
+    const { form, look } = piece;
+    const { mesh } = form;
     uvs.set(mesh.uvs, base * 2);
     if (mesh.colours) colours?.set(mesh.colours, base * 4);
     shiftAlong(uvs, base, mesh, look?.shift ?? 0, along);
     if (look && colours) tint(colours, base, mesh, look.tint);
-    along += segment.length;
+    shiftByLanes(uvs, base, piece);
+    along += form.length;
     for (const part of mesh.parts) {
       const key = `${part.material}:${part.name}`;
       let group = groups.get(key);
@@ -68,6 +70,17 @@ function shiftAlong(uvs: Float32Array, base: number, mesh: Mesh, shift: number, 
   }
 }
 
+const shiftLanes = ({ shape }: PosedPiece) => shape.lanes.filter(({ name }) => name === 'textureShift');
+
+/** Moves texture coordinates along by what the shape's lanes say where each vertex lies in the finished run. */
+function shiftByLanes(uvs: Float32Array, base: number, piece: PosedPiece): void {
+  const { form, laid } = piece;
+  const { positions } = form.mesh;
+  for (const { at } of shiftLanes(piece))
+    for (let v = 0; v * 3 < positions.length; v++)
+      uvs[(base + v) * 2]! += at(laid.station + laid.factor * positions[v * 3]!)[0];
+}
+
 function tint(colours: Float32Array, base: number, mesh: Mesh, factors: Vec3): void {
   for (let i = base * 4; i < base * 4 + (mesh.positions.length / 3) * 4; i += 4) {
     for (let c = 0; c < 3; c++) colours[i + c]! *= factors[c]!;
@@ -92,32 +105,28 @@ function appendIndices(out: Uint32Array, at: number, { indices, base, part }: In
 export function fillRun(
   outPositions: Float32Array,
   outNormals: Float32Array,
-  plan: RunPlan,
-  table: FrameTable,
+  { fit, pieces }: CoursePlan,
   onProgress?: OnProgress,
 ): void {
   let base = 0;
-  const { length } = plan.pieces;
-  plan.pieces.forEach(({ segment, bend }, i) => {
-    bendPiece(outPositions, outNormals, base, segment, table, bend, partOf(onProgress, i / length, (i + 1) / length));
-    base += segment.mesh.positions.length / 3;
+  const { length } = pieces;
+  pieces.forEach(({ form, place, shape }, i) => {
+    const rows = buildRows(fit, form, shape, place);
+    bendRows(outPositions, outNormals, base, form, rows, partOf(onProgress, i / length, (i + 1) / length));
+    base += form.mesh.positions.length / 3;
   });
 }
 
 /** Bends every piece of a plan into fresh buffers. */
-export function bendRun(
-  plan: RunPlan,
-  table: FrameTable,
-  onProgress?: OnProgress,
-): Pick<Mesh, 'positions' | 'normals'> {
+export function bendRun(plan: CoursePlan, onProgress?: OnProgress): Pick<Mesh, 'positions' | 'normals'> {
   const positions = new Float32Array(plan.vertexCount * 3);
   const normals = new Float32Array(plan.vertexCount * 3);
-  fillRun(positions, normals, plan, table, onProgress);
+  fillRun(positions, normals, plan, onProgress);
   return { positions, normals };
 }
 
-/** The whole mesh of a run, with the materials and images of `source`. */
-export function buildRunMesh(plan: RunPlan, table: FrameTable, source: Mesh, onProgress?: OnProgress): Mesh {
+/** The whole mesh of a course, with the materials and images of `source`. */
+export function buildRunMesh(plan: CoursePlan, source: Mesh, onProgress?: OnProgress): Mesh {
   const { materials, images } = source;
-  return { ...bendRun(plan, table, onProgress), ...buildTopology(plan), materials, images };
+  return { ...bendRun(plan, onProgress), ...buildTopology(plan), materials, images };
 }

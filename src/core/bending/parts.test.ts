@@ -5,12 +5,10 @@ import { volume } from '../mesh/measure';
 import type { Mesh } from '../mesh/mesh';
 import type { Vec3 } from '../math/vec3';
 import { makeSegmentMesh } from '../segment/registry';
-import { evenPlanes } from '../segment/plan-slices';
+import { evenPlanes } from '../segment/pieces/plan-slices';
 import { sliceSegment } from '../segment/slice';
 import { pathOf } from '../testing/curves';
-import { bentRun, compiled, jobOf, prepared, tableOf, unwrap } from '../testing/runs';
-import { planRun } from './plan-run';
-import { SliceStore } from './slice-store';
+import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
 
 const LINE = tableOf(compiled(pathOf('straight', [[0, 0, 0], [10, 0, 0]])), 'upright'); // prettier-ignore
 
@@ -22,9 +20,9 @@ describe('a hose with a wall that the path’s end cuts off', () => {
     }),
   );
   const job = jobOf({
-    laying: { rule: 'byCount', count: 4 },
+    laying: { kind: 'byCount', count: 4 },
     bending: { pastEnd: 'trim' },
-    motion: { growth: 'stretchOut', seconds: 4 },
+    motion: { kind: 'stretchOut', seconds: 4 },
   });
   const sides = new Set(
     Array.from(hose.mesh.positions)
@@ -39,10 +37,10 @@ describe('a hose with a wall that the path’s end cuts off', () => {
     { name: 'an eighth grown', time: 0.5, share: 0.125 },
   ])('is closed by a ring and has the volume of its walls: $name', ({ time, share }) => {
     expect(sides).toBeGreaterThan(12);
-    const { plan, mesh } = bentRun(hose, LINE, job, time);
+    const { layout, mesh } = bentRun(hose, LINE, job, { time });
     expect(isClosed(mesh)).toBe(true);
     expect(volume(mesh) / (Math.PI * (0.01 - 0.0064) * 10 * share)).toBeCloseTo(1, 2);
-    expect(plan.laying.placements).toHaveLength(4);
+    expect(layout.placements).toHaveLength(4);
     // No face of the cut lies within the inner circle.
     const end = 10 * share;
     const cap = mesh.parts.filter(({ name }) => name === 'Cut');
@@ -62,9 +60,9 @@ describe('a hose with a wall that the path’s end cuts off', () => {
   });
 
   it('lists no piece that lies beyond the end', () => {
-    const many = jobOf({ laying: { rule: 'byCount', count: 9 }, bending: { pastEnd: 'trim' } });
-    const plan = unwrap(planRun({ table: LINE, segment: hose, job: many, time: null, slices: new SliceStore() }));
-    expect(plan.laying.placements.map(({ station }) => station)).toEqual([0, 3, 6, 9].map((s) => expect.closeTo(s, 5)));
+    const many = jobOf({ laying: { kind: 'byCount', count: 9 }, bending: { pastEnd: 'trim' } });
+    const { plan, layout } = bentRun(hose, LINE, many);
+    expect(layout.placements.map(({ station }) => station)).toEqual([0, 3, 6, 9].map((s) => expect.closeTo(s, 5)));
     expect(plan.pieces).toHaveLength(4);
   });
 });
@@ -118,31 +116,6 @@ function faceNormal({ positions: p }: Pick<Mesh, 'positions'>, [a, b, c]: readon
   const l = Math.hypot(...n);
   return n.map((x) => x / l) as unknown as Vec3;
 }
-
-describe('sliced forms', () => {
-  const forms = (turns: number, store: SliceStore) => {
-    const job = jobOf({ bending: { turns }, laying: { rule: 'fillStretch' } });
-    const rail = prepared(
-      makeSegmentMesh({ kind: 'rail', length: 1, width: 0.1, height: 0.1, rounding: 0.02 } as never),
-    );
-    for (let k = 1; k <= turns; k++) unwrap(planRun({ table: LINE, segment: rail, job: { ...job, bending: { ...job.bending, turns: k } }, time: null, slices: store })); // prettier-ignore
-  };
-
-  it('stay within their budget however far a slider is drawn', () => {
-    const store = new SliceStore(2 ** 22);
-    forms(200, store);
-    expect(store.bytes).toBeGreaterThan(2 ** 21);
-    expect(store.bytes).toBeLessThanOrEqual(2 ** 22);
-  });
-
-  it('give back the same one for the same asking', () => {
-    const store = new SliceStore();
-    const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: 0.4, thickness: 0.1 }));
-    let made = 0;
-    const ask = (key: string) => store.get(plank, key, () => ({ ...plank, length: ++made }));
-    expect([ask('a'), ask('b'), ask('a')].map(({ length }) => length)).toEqual([1, 2, 1]);
-  });
-});
 
 it('past the seam of a closed path a frame is that of its start', () => {
   const ring = tableOf(compiled(pathOf('smooth', [[0, 0, 0], [4, 1, 0], [4, 0, 4], [0, -1, 4]], true)), 'leastTwist'); // prettier-ignore

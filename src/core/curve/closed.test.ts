@@ -1,13 +1,12 @@
 import type { Vec3 } from '../math/vec3';
-import { GAUGE } from '../frames/frame-table';
-import { tightest } from '../frames/tightness';
+import { tightest } from '../shape/tightest';
 import { pathOf } from '../testing/curves';
-import { compiled, evenTable, tableOf } from '../testing/runs';
-import { changeKind } from './edit/change-kind';
-import { roundBend } from './edit/round-bend';
+import { compiled, evenShape, tableOf } from '../testing/runs';
+import { changeKind } from '../edit/change-kind';
+import { roundBend } from '../edit/round-bend';
 import { CURVE_KINDS, compileCurve, type CurveSpec } from './registry';
-import { TIDIES } from './tidy';
-import { FRAME_STRIDE } from '../frames/frame-table';
+import { TIDIES } from '../edit/tidy';
+import { GAUGE_UP as GAUGE, SHAPE_STRIDE } from '../shape/frame-on';
 
 const RING: Vec3[] = [[0, 0, 0], [8, 1, -3], [14, 0, 2], [12, 0.5, 9], [3, 1, 8]]; // prettier-ignore
 /** Of every kind that closes, one that does. */
@@ -20,7 +19,7 @@ const CLOSING = CURVE_KINDS.map(({ kind }) => kind).filter((kind) => {
 const turned = (spec: CurveSpec, by: number): CurveSpec => ({ ...spec, points: [...spec.points.slice(by), ...spec.points.slice(0, by)] }); // prettier-ignore
 const POINTS = ['straight', 'smooth', 'handles', 'mixed'] as const;
 const frameAt = (spec: CurveSpec, n = 400) =>
-  evenTable(compiled(spec), 'upright', { intervals: n, points: spec.points });
+  evenShape(compiled(spec), 'upright', { intervals: n, points: spec.points });
 
 it('most kinds close', () => expect(CLOSING.length).toBeGreaterThanOrEqual(6));
 
@@ -47,7 +46,7 @@ describe.each(CLOSING)('a closed path of kind %s', (kind) => {
       const s = (from.length * i) / 400 - shift;
       const k = Math.round((((s % from.length) + from.length) % from.length) / b.step);
       for (let c = 0; c < 3; c++)
-        expect(Math.abs(a.frames[i * FRAME_STRIDE + c]! - b.frames[k * FRAME_STRIDE + c]!)).toBeLessThan(b.step);
+        expect(Math.abs(a.frames[i * SHAPE_STRIDE + c]! - b.frames[k * SHAPE_STRIDE + c]!)).toBeLessThan(b.step);
     }
   });
 });
@@ -86,7 +85,7 @@ describe('the seam of a closed path', () => {
         if (!(off <= most)) throw new Error(`${name}: ${what} off by ${off}`);
       };
       said('gauge at the seam', Math.abs(after.frames[GAUGE]! - 2), 0.02);
-      said('gauge at its end', Math.abs(after.frames[400 * FRAME_STRIDE + GAUGE]! - 2), 0.02);
+      said('gauge at its end', Math.abs(after.frames[400 * SHAPE_STRIDE + GAUGE]! - 2), 0.02);
       for (let c = 6; c < 9; c++) said('up at the seam', Math.abs(after.frames[c]! - before.frames[c]!), kind === 'straight' || name === 'evenOut' ? 0.45 : 0.03); // prettier-ignore
       if (kind === 'handles') said('corner', Math.abs(angleOf(after) - angleOf(before)), 1e-6);
     }

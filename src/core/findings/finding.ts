@@ -1,10 +1,12 @@
-import type { RunJob } from '../bending/run-spec';
+import type { BendingSpec } from '../layout/bending-spec';
+import type { CourseJob } from '../layout/course-spec';
 import type { CurveSpec } from '../curve/registry';
 import type { FrameRuleName } from '../frames/registry';
-import type { FrameTable } from '../frames/frame-table';
-import type { Surface } from '../guides/surface';
-import type { Laying } from '../laying/lay';
-import type { LayingRuleName } from '../laying/registry';
+import type { CheckedGuide } from '../guides/clearance';
+import type { Layout } from '../layout/lay';
+import type { LayoutSummary } from '../layout/summary';
+import type { Shape } from '../shape/shape';
+import type { LayingRuleName } from '../layout/registry';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { PrepareSpec } from '../segment/segment-spec';
 
@@ -24,13 +26,15 @@ export type Remedy =
   | { readonly kind: 'pushOut'; readonly guide: string }
   | { readonly kind: 'setPointRadius'; readonly point: number; readonly radius: number };
 
-/** Something that the checks noticed. */
-export interface Finding {
-  readonly check: string;
+/** Amounts: metres, radians, counts or plain shares, as the check says. */
+export type FindingFacts = Readonly<Record<string, number>>;
+
+/** Something that a check noticed. */
+export interface FindingOf<K extends string, F extends FindingFacts> {
+  readonly check: K;
   /** Stations in metres; absent when it concerns the whole run. */
   readonly at?: { readonly from: number; readonly to: number; readonly station: number };
-  /** Amounts: metres, radians, counts or plain shares, as the check says. */
-  readonly facts: Readonly<Record<string, number>>;
+  readonly facts: F;
   /** The guide that it is about. */
   readonly guide?: string;
   readonly remedy?: Remedy;
@@ -38,7 +42,8 @@ export interface Finding {
 
 /** What a check looks at. */
 export interface CheckInput {
-  readonly table: FrameTable;
+  /** The finished run's. */
+  readonly shape: Shape;
   readonly path: CurveSpec;
   readonly segment: PreparedSegment;
   readonly prepare: PrepareSpec;
@@ -46,25 +51,21 @@ export interface CheckInput {
   readonly isBrought: boolean;
   /** See `buildSupport`. */
   readonly support: Float64Array;
-  readonly job: RunJob;
-  readonly laying: Laying;
-  /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
+  readonly course: CourseJob;
+  readonly bending: BendingSpec;
+  readonly layout: Layout;
+  readonly summary: LayoutSummary;
+  /** Metres: what the bend is to keep to, and what rows keep to; more than was asked for where a piece would have had too many. */
+  readonly tolerance: number;
   readonly rowTolerance: number;
   /** Guides in the scene, with how far runs are to keep away from each. */
   readonly guides: readonly CheckedGuide[];
 }
 
-export interface CheckedGuide {
-  readonly id: string;
-  /** Metres; null = it is not checked. */
-  readonly clearance: number | null;
-  readonly surface: Surface;
-}
-
 /** Looks for one kind of trouble; adding one is a file in `checks/` and a line in its list. */
-export interface Check<K extends string = string> {
+export interface Check<K extends string = string, F extends FindingFacts = FindingFacts> {
   readonly kind: K;
-  find(input: CheckInput): readonly Finding[];
+  find(input: CheckInput): readonly FindingOf<K, F>[];
 }
 
-export const defineCheck = <K extends string>(check: Check<K>): Check<K> => check;
+export const defineCheck = <K extends string, F extends FindingFacts>(check: Check<K, F>): Check<K, F> => check;

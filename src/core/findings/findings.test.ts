@@ -2,11 +2,11 @@ import { buildSupport, reachTowards } from '../segment/support';
 import { makeSegmentMesh } from '../segment/registry';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
-import type { RunJob } from '../bending/run-spec';
+import type { RunJob } from '../motion/run-spec';
 import type { CurveSpec } from '../curve/registry';
 import { pathOf } from '../testing/curves';
-import { compiled, jobOf, prepared, tableOf, unwrap } from '../testing/runs';
-import { lay } from '../laying/lay';
+import { checkInput, factOf } from '../testing/checks';
+import { compiled, jobOf, prepared, tableOf } from '../testing/runs';
 import { findAll } from './registry';
 
 const road = prepared(makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3, bankHeight: 0.5 }));
@@ -20,22 +20,10 @@ interface Given {
 }
 
 function find(path: CurveSpec, { segment = plank, job = {}, prepare = {}, isBrought = false }: Given = {}) {
-  const whole: RunJob = jobOf({ laying: { rule: 'fillStretch' }, ...job });
-  const table = tableOf(compiled(path), whole.bending.frames.rule, { tolerance: 1e-5 });
-  const laying = unwrap(lay(whole.laying, segment.length, table.length, table.closed));
-  const support = buildSupport(segment.mesh.positions);
-  return findAll({
-    table,
-    path,
-    segment,
-    prepare: { ...PREPARE_DEFAULTS, ...prepare },
-    isBrought,
-    support,
-    job: whole,
-    laying,
-    rowTolerance: 0,
-    guides: [],
-  });
+  const whole: RunJob = jobOf({ laying: { kind: 'fillStretch' }, ...job });
+  const table = tableOf(compiled(path), whole.shape.frames.rule, { tolerance: 1e-5 });
+  const input = checkInput(path, table, segment, whole);
+  return findAll({ ...input, prepare: { ...PREPARE_DEFAULTS, ...prepare }, isBrought });
 }
 
 const bend = (radius: number) =>
@@ -61,8 +49,8 @@ describe('findings', () => {
     const [finding, ...more] = find(bend(3), { segment: road, job: { bending: upright } });
     expect(more).toEqual([]);
     expect(finding).toMatchObject({ check: 'foldingOver', remedy: { kind: 'roundBend' } });
-    expect(finding!.facts.radius).toBeCloseTo(3, 6);
-    expect(finding!.facts.needed).toBeCloseTo(half, 5);
+    expect(factOf(finding, 'radius')).toBeCloseTo(3, 6);
+    expect(factOf(finding, 'needed')).toBeCloseTo(half, 5);
     expect(finding!.at!.from).toBeGreaterThanOrEqual(17 - 0.02);
     expect(finding!.at!.to).toBeLessThanOrEqual(17 + 1.5 * Math.PI + 0.02);
     expect((finding!.remedy as { radius: number }).radius).toBeCloseTo(half * 1.06, 9);
@@ -96,7 +84,7 @@ describe('findings', () => {
   it('finds too few rows when slicing is off, and how close together they must be', () => {
     const [finding] = find(bend(6), { job: { bending: { slicing: { by: 'off' } } } });
     expect(finding).toMatchObject({ check: 'tooFewRows', remedy: { kind: 'sliceAsNeeded' } });
-    expect(finding!.facts.row).toBeGreaterThan(finding!.facts.needed!);
+    expect(factOf(finding, 'row')).toBeGreaterThan(factOf(finding, 'needed')!);
     expect(find(bend(6), { job: { bending: { slicing: { by: 'rows', rows: 64 } } } })).toEqual([]);
   });
 
@@ -106,7 +94,7 @@ describe('findings', () => {
       [10, 0, 0],
     ]);
     const counted = (count: number, pastEnd: 'straightOn' | 'trim' = 'straightOn') =>
-      find(line, { job: { laying: { rule: 'byCount', count }, bending: { pastEnd } } });
+      find(line, { job: { laying: { kind: 'byCount', count }, bending: { pastEnd } } });
     expect(counted(4)).toMatchObject([{ check: 'endMissed', facts: { remainder: 2 }, at: { from: 8, to: 10 } }]);
     expect(counted(6)).toMatchObject([{ check: 'endMissed', facts: { remainder: -2 }, at: { from: 10, to: 12 } }]);
     expect(counted(6, 'trim')).toEqual([]);

@@ -1,21 +1,20 @@
-import type { RunJob } from '../bending/run-spec';
-import { bendTolerance } from '../bending/bending-spec';
+import type { RunJob } from '../motion/run-spec';
+import { bendTolerance } from '../layout/bending-spec';
 import type { Curve } from '../curve/curve';
 import type { CurveSpec } from '../curve/registry';
 import { STEEP_ANGLE } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
-import { lay } from '../laying/lay';
-import { longestRow } from '../segment/plan-slices';
+import { longestRow } from '../segment/pieces/plan-slices';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { makeSegmentMesh } from '../segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../segment/segment-spec';
-import { buildSupport } from '../segment/support';
 import { ellipse, pathOf } from '../testing/curves';
-import { compiled, jobOf, prepared, tableOf, unwrap } from '../testing/runs';
+import { checkInput, factOf } from '../testing/checks';
+import { compiled, jobOf, prepared, tableOf, type JobChange } from '../testing/runs';
 import { ball } from '../testing/surfaces';
-import type { CheckName } from './registry';
+import type { CheckName, Finding } from './registry';
 import { findAll } from './registry';
-import type { CheckInput, Finding } from './finding';
+import type { CheckInput } from './finding';
 
 interface Given {
   /** In place of the path's own. */
@@ -35,16 +34,14 @@ function find(
   { curve, segment = plank, job = {}, input = {}, prepare = {} }: Given = {},
 ): readonly Finding[] {
   const whole: RunJob = jobOf({
-    laying: { rule: 'fillStretch', ...job.laying },
+    laying: { kind: 'fillStretch', ...job.laying },
     bending: { ...upright, ...job.bending },
   });
-  const tolerance = bendTolerance(whole.bending, halfWidth(segment.box)) / 16;
-  const { rule, up } = whole.bending.frames;
-  const table = tableOf(curve ?? compiled(path), rule, { tolerance, ...(!curve && { points: path.points }) }, [...up]);
-  const laying = unwrap(lay(whole.laying, segment.length, table.length, table.closed));
-  const support = buildSupport(segment.mesh.positions);
+  const tolerance = bendTolerance(whole.bending.tolerance, halfWidth(segment.box), whole.shape.gauge) / 16;
+  const { rule, up } = whole.shape.frames;
+  const table = tableOf(curve ?? compiled(path), rule, { tolerance }, [up[0], up[1], up[2]]);
   return findAll({
-    ...{ table, path, segment, isBrought: true, support, job: whole, laying, rowTolerance: 0, guides: [] },
+    ...checkInput(path, table, segment, whole),
     prepare: { ...PREPARE_DEFAULTS, ...prepare },
     ...input,
   });
@@ -63,7 +60,7 @@ describe('tighter than the segment can bear', () => {
     { name: 'lying flat', job: {}, reach: reachSide },
     { name: 'rolled upright', job: { bending: { roll: Math.PI / 2 } }, reach: reachUp },
     { name: 'twice as thick', job: { bending: { gauge: 2 } }, reach: 2 * reachSide },
-    { name: 'stretched', job: { laying: { rule: 'onePiece' } as const }, reach: reachSide },
+    { name: 'stretched', job: { laying: { kind: 'onePiece' } as const }, reach: reachSide },
   ])('begins at the reach of the section: $name', ({ job, reach }) => {
     expect(has('foldingOver', bend(reach * 0.99), { job })).toBe(true);
     expect(has('foldingOver', bend(reach * 1.01), { job })).toBe(false);
@@ -117,7 +114,7 @@ describe('too near to a guide', () => {
   ])('begins at the clearance that is asked for: $name', ({ job, reach }) => {
     expect(near(reach + 0.2 - 0.003, 0.2, job)).toHaveLength(1);
     expect(near(reach + 0.2 + 0.003, 0.2, job)).toHaveLength(0);
-    expect(near(reach - 0.003, 0, job)[0]!.facts.gap).toBeLessThan(0);
+    expect(factOf(near(reach - 0.003, 0, job)[0], 'gap')).toBeLessThan(0);
     expect(near(reach - 0.5, null, job)).toHaveLength(0);
   });
 
@@ -137,13 +134,13 @@ describe('too near to a guide', () => {
 });
 
 describe('too few rows', () => {
-  const rowsOf = (rows: number, bending: Partial<RunJob['bending']>, laying: Partial<RunJob['laying']> = {}) => ({
+  const rowsOf = (rows: number, bending: JobChange['bending'], laying: JobChange['laying'] = {}) => ({
     laying,
     bending: { slicing: { by: 'rows' as const, rows }, tolerance: 0.01, ...bending },
   });
   const long = 40 + 40 - 2 * 6 + (Math.PI / 2) * 6;
   const longPlank = prepared(makeSegmentMesh({ kind: 'plank', length: 100, width: 1, thickness: 0.1 }));
-  const [filled, single] = [{ rule: 'fillStretch' }, { rule: 'onePiece' }] as const;
+  const [filled, single] = [{ kind: 'fillStretch' }, { kind: 'onePiece' }] as const;
 
   // Sagitta of a chord at the outer edge (elementary); rows are as long as the piece is laid.
   it.each([
@@ -178,7 +175,7 @@ describe('too few rows', () => {
 
   it('tells of a corner under a piece that has no row for it, and not where pieces meet', () => {
     const corner = (x: number) => pathOf('straight', [[0, 0, 0], [x, 0, 0], [x, 0, 10]]); // prettier-ignore
-    const off = { laying: { rule: 'byCount' as const, count: 5 }, bending: { slicing: { by: 'off' as const } } };
+    const off = { laying: { kind: 'byCount' as const, count: 5 }, bending: { slicing: { by: 'off' as const } } };
     expect(has('tooFewRows', corner(5), { job: off })).toBe(true);
     expect(has('tooFewRows', corner(4), { job: off })).toBe(false);
   });
@@ -199,7 +196,7 @@ describe('too many bends', () => {
 
 describe('a piece that is stretched', () => {
   const one = (length: number, isBrought = true) =>
-    find(pathOf('straight', [[0, 0, 0], [length, 0, 0]]), { job: { laying: { rule: 'onePiece' } }, input: { isBrought } }) // prettier-ignore
+    find(pathOf('straight', [[0, 0, 0], [length, 0, 0]]), { job: { laying: { kind: 'onePiece' } }, input: { isBrought } }) // prettier-ignore
       .filter(({ check }) => check === 'overStretched');
 
   it('is told of from one and a half times its 2 m on, and from two thirds of them down', () => {
@@ -220,7 +217,7 @@ describe('an end that is missed', () => {
     { off: -2e-5, isFound: true },
   ])('begins at a millionth of the reach: $off of it', ({ off, isFound }) => {
     const path = pathOf('straight', [[0, 0, 0], [10 * (1 + off), 0, 0]]); // prettier-ignore
-    expect(has('endMissed', path, { job: { laying: { rule: 'byCount', count: 5 } } })).toBe(isFound);
+    expect(has('endMissed', path, { job: { laying: { kind: 'byCount', count: 5 } } })).toBe(isFound);
   });
 });
 
@@ -229,7 +226,7 @@ describe('a rounding that does not fit', () => {
     expect(has('roundingReduced', bend(39.99))).toBe(false);
     expect(has('roundingReduced', bend(40.01))).toBe(true);
     const two = pathOf('straight', [[0, 0, 0], [10, 0, 0], [10, 0, 40], [20, 0, 40]], false, 11); // prettier-ignore
-    expect(find(two).filter(({ check }) => check === 'roundingReduced').map(({ facts }) => facts.point)).toEqual([1, 2]); // prettier-ignore
+    expect(find(two).filter(({ check }) => check === 'roundingReduced').map((finding) => factOf(finding, 'point'))).toEqual([1, 2]); // prettier-ignore
   });
 });
 
@@ -258,8 +255,8 @@ describe('a mesh that was brought', () => {
       prepared(makeSegmentMesh({ kind: 'kerbDrain', length: 2, width: 0.3, depth: 0.2, offset, height: 0 }));
     const size = Math.hypot(0.3, at(0).box.max[1] - at(0).box.min[1]);
     const middle = Math.hypot((at(0).box.max[2] + at(0).box.min[2]) / 2, (at(0).box.max[1] + at(0).box.min[1]) / 2);
-    expect(has('offMiddle', LINE, { segment: at(2 * size - middle - 0.2), job: { laying: { rule: 'onePiece' } } })).toBe(false); // prettier-ignore
-    expect(has('offMiddle', LINE, { segment: at(2 * size + middle + 0.2), job: { laying: { rule: 'onePiece' } } })).toBe(true); // prettier-ignore
+    expect(has('offMiddle', LINE, { segment: at(2 * size - middle - 0.2), job: { laying: { kind: 'onePiece' } } })).toBe(false); // prettier-ignore
+    expect(has('offMiddle', LINE, { segment: at(2 * size + middle + 0.2), job: { laying: { kind: 'onePiece' } } })).toBe(true); // prettier-ignore
   });
 
   // A file of inches: 39.37 of its units are a metre.
@@ -274,7 +271,7 @@ describe('a mesh that was brought', () => {
     const scaled = { ...mesh, positions: mesh.positions.map((v) => (v * metres) / unit) };
     const segment = prepared(scaled, { unit });
     expect(segment.length / metres).toBeCloseTo(1, 5);
-    expect(has('absurdSize', LINE, { segment, prepare: { unit }, job: { laying: { rule: 'onePiece' } } })).toBe(
+    expect(has('absurdSize', LINE, { segment, prepare: { unit }, job: { laying: { kind: 'onePiece' } } })).toBe(
       isFound,
     );
   });

@@ -1,10 +1,9 @@
 import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
-import type { Surface } from '../guides/surface';
+import type { Surface } from '../mesh/surface';
 import { NEAR_ORIGIN } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
-import { applyLanes, laneIntervals, lanesOf, type PointLanes, type PointValues } from './along-points';
 import { turnBetween } from './double-reflection';
-import { FLARE, FORWARD, FRAME_STRIDE, GAUGE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
+import { FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
 import { findKinks } from './kinks';
 import { matchEnds } from './match-ends';
 import { fitSpans, MAX_SAMPLES, planSpans, withIntervals, type SpanPlan } from './plan-spans';
@@ -16,43 +15,30 @@ export interface FrameTableOptions {
   readonly tolerance?: number;
   /** Number of intervals in all, a span for each leg, in place of those that follow from the tolerance. */
   readonly intervals?: number;
-  /** The path's points, for what they say of roll and gauge. */
-  readonly points?: readonly PointValues[];
   /** The guide that the run sits on. */
   readonly surface?: Surface | undefined;
 }
 
 /** Samples a measured curve and gives every sample a frame by the rule in `spec`. */
 export function buildFrameTable(arc: ArcTable, spec: FrameSpec, options: FrameTableOptions = {}): FrameTable {
-  const pointStations = pointStationsOf(arc);
-  const lanes = lanesOf(options.points ?? [], pointStations, arc.curve.closed ? arc.length : undefined);
   const tolerance = options.tolerance ?? arc.length / 2000;
   const fitted =
     options.intervals === undefined
-      ? fitSpans(
-          withLanes(planSpans(arc, undefined, undefined, valuedParams(arc, options.points)), lanes, spec, arc.length),
-          tolerance,
-        )
+      ? fitSpans(withLeast(planSpans(arc), spec, arc.length), tolerance)
       : { spans: evenSpans(arc, options.intervals), tolerance };
-  return frameSpans(sampleAll(arc, fitted.spans), arc, { ...options, ...fitted, spec, pointStations, lanes });
+  const pointStations = pointStationsOf(arc);
+  return frameSpans(sampleAll(arc, fitted.spans), arc, { ...options, ...fitted, spec, pointStations });
 }
 
-/** u of the points that carry values, ascending: spans end there, so that what they say is met exactly. */
-export function valuedParams({ curve }: ArcTable, points: readonly PointValues[] = []): number[] {
-  const valued = points.flatMap(({ roll, gauge }, i) => ((roll ?? gauge) === undefined ? [] : [curve.pointParams[i]!]));
-  return valued.sort((a, b) => a - b);
-}
-
-/** The plan with as many intervals as lanes and rule ask for besides; `length` = the whole path's, metres. */
-export function withLanes(plan: SpanPlan, lanes: PointLanes, spec: FrameSpec, length: number): SpanPlan {
-  const leastSamples = frameRule(spec).leastSamples ?? 0;
-  if (!lanes.roll && !lanes.gauge && leastSamples === 0) return plan;
+/** The plan with as many intervals as the rule asks for besides; `length` = the whole path's, metres. */
+export function withLeast(plan: SpanPlan, spec: FrameSpec, length: number): SpanPlan {
+  const { leastSamples } = frameRule(spec);
+  if (leastSamples === undefined) return plan;
   const { starts } = plan;
-  const least = plan.least.map((least, k) => {
-    const [from, to] = [starts[k]!, starts[k + 1]!];
-    return Math.max(least, laneIntervals(lanes, from, to), ((to - from) * leastSamples) / length);
-  });
-  return { ...plan, least };
+  return {
+    ...plan,
+    least: plan.least.map((n, k) => Math.max(n, ((starts[k + 1]! - starts[k]!) * leastSamples) / length)),
+  };
 }
 
 /** Spans from break to break that share so many intervals by their lengths. */
@@ -96,7 +82,6 @@ function sampleFiner(arc: ArcTable, before: Sampled, spans: Spans): Sampled {
 interface Framing extends Pick<FrameTableOptions, 'surface' | 'intervals'> {
   readonly spec: FrameSpec;
   readonly pointStations: Float64Array;
-  readonly lanes: PointLanes;
   readonly tolerance: number;
 }
 
@@ -105,7 +90,7 @@ interface Framing extends Pick<FrameTableOptions, 'surface' | 'intervals'> {
  * up faster than blending between samples can follow are sampled anew, more finely.
  */
 export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): FrameTable {
-  const { spec, surface, pointStations, lanes, tolerance, intervals } = framing;
+  const { spec, surface, pointStations, tolerance, intervals } = framing;
   const { closed } = arc.curve;
   for (let round = 0; ; round++) {
     const { spans, stations, frames } = sampled;
@@ -119,7 +104,6 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
       sampled = sampleFiner(arc, sampled, finer);
       continue;
     }
-    if (lanes.roll || lanes.gauge) applyLanes(frames, stations, lanes);
     const kinks = findKinks(frames, spans, closed);
     if (closed && kinks[0]?.station !== 0)
       frames.copyWithin((stations.length - 1) * FRAME_STRIDE + FORWARD, FORWARD, SIDE + 3);
@@ -210,8 +194,6 @@ function fillSides(frames: Float64Array, { firsts }: Spans, stations: Float64Arr
       frames[at + SIDE + 1] = sy;
       frames[at + SIDE + 2] = sz;
       frames[at + TWIST] = over > 0 ? (dx * sx + dy * sy + dz * sz) / over : 0;
-      frames[at + GAUGE] = 1;
-      frames[at + FLARE] = 0;
     }
     moves[k] = Math.sqrt(most);
   }

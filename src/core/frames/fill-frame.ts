@@ -1,4 +1,4 @@
-import { CURVATURE, FLARE, FORWARD, FRAME_STRIDE, spanAt, TWIST, UP, type FrameTable } from './frame-table';
+import { CURVATURE, FORWARD, FRAME_STRIDE, spanAt, TWIST, UP, type FrameTable } from './frame-table';
 
 /**
  * Writes the frame at station `s` (metres) into `out`, laid out as one sample of the table. Between samples the position
@@ -33,7 +33,6 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
     if (beyond !== 0) {
       for (let c = 0; c < 3; c++) out[at + c] = frames[from + c]! + beyond * frames[from + FORWARD + c]!;
       for (let k = CURVATURE; k <= TWIST; k++) out[at + k] = 0;
-      out[at + FLARE] = 0;
     }
     return;
   }
@@ -77,11 +76,9 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   out[at + 9] = fy * uz - fz * uy;
   out[at + 10] = fz * ux - fx * uz;
   out[at + 11] = fx * uy - fy * ux;
-  // Curvature, twist, gauge and flare, fields 12 to 17; written out, as all of this, because a run asks for every row.
+  // Curvature and twist, fields 12 to 15; written out, as all of this, because a run asks for every row.
   out[at + 12] = q * frames[a + 12]! + t * frames[b + 12]!;
   out[at + 13] = q * frames[a + 13]! + t * frames[b + 13]!;
   out[at + 14] = q * frames[a + 14]! + t * frames[b + 14]!;
   out[at + 15] = q * frames[a + 15]! + t * frames[b + 15]!;
-  out[at + 16] = q * frames[a + 16]! + t * frames[b + 16]!;
-  out[at + 17] = q * frames[a + 17]! + t * frames[b + 17]!;
 }

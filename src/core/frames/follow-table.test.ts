@@ -1,17 +1,18 @@
 import { buildArcTable } from '../curve/arc-table';
-import { changeKind } from '../curve/edit/change-kind';
-import { movePoint } from '../curve/edit/move-point';
-import { transformPoints } from '../curve/edit/transform-points';
+import { changeKind } from '../edit/change-kind';
+import { movePoint } from '../edit/move-point';
+import { transformPoints } from '../edit/transform-points';
 import type { Curve } from '../curve/curve';
 import { followCurve } from '../curve/follow-curve';
 import type { CurveSpec } from '../curve/registry';
 import type { Vec3 } from '../math/vec3';
-import { compiled } from '../testing/runs';
+import { compiled, shapeOf } from '../testing/runs';
 import { ball } from '../testing/surfaces';
 import { buildFrameTable } from './build-frame-table';
-import { fillFrame } from './fill-frame';
 import { followTable } from './follow-table';
-import { FRAME_STRIDE, GAUGE, UP } from './frame-table';
+import { fillFrameOn, GAUGE_UP, SHAPE_STRIDE } from '../shape/frame-on';
+import type { Shape } from '../shape/shape';
+import { UP } from './frame-table';
 import type { FrameSpec } from './registry';
 
 const N = 300;
@@ -29,10 +30,10 @@ const spec = (rule: FrameSpec['rule'], change: Partial<FrameSpec> = {}): FrameSp
   up: [0, 1, 0],
   ...change,
 });
-const options = (curve: CurveSpec) => ({ points: curve.points, surface: ball(5) });
+const OPTIONS = { surface: ball(5) };
 const baseOf = (curve: CurveSpec, frames: FrameSpec) => {
   const arc = buildArcTable(compiled(curve));
-  return { arc, table: buildFrameTable(arc, frames, { tolerance: TOLERANCE, ...options(curve) }) };
+  return { arc, table: buildFrameTable(arc, frames, { tolerance: TOLERANCE, ...OPTIONS }) };
 };
 const nudged = (curve: CurveSpec, i: number, by: Vec3 = [0.1, 0.2, -0.1]) =>
   movePoint(curve, i, curve.points[i]!.position.map((v, k) => v + by[k]!) as unknown as Vec3);
@@ -107,23 +108,24 @@ describe('the frame table of an edited path', () => {
       const part = followCurve(before, base.arc.curve, edited);
       if (part) expectSame(part.curve, curve);
       else expect(before.kind).toBe('straight');
-      const table = followTable(base, part?.curve ?? curve, frames, { known: part?.touched, ...options(edited) })!;
-      const anew = buildFrameTable(buildArcTable(curve), frames, { tolerance: TOLERANCE, ...options(edited) });
+      const table = followTable(base, part?.curve ?? curve, frames, { known: part?.touched, ...OPTIONS })!;
+      const anew = buildFrameTable(buildArcTable(curve), frames, { tolerance: TOLERANCE, ...OPTIONS });
       expect(table.length).toBeCloseTo(anew.length, 8);
       expect(table.planLength).toBeCloseTo(anew.planLength, 6);
       const angles = anew.kinks.map(({ angle }) => expect.closeTo(angle, 6) as number);
       expect(table.kinks.map(({ angle }) => angle)).toEqual(angles);
       anew.pointStations.forEach((s, i) => expect(Math.abs(table.pointStations[i]! - s)).toBeLessThan(1e-8));
       const most = { place: 0, up: 0, gauge: 0 };
-      const [a, b] = [new Float64Array(FRAME_STRIDE), new Float64Array(FRAME_STRIDE)];
+      const [was, is] = [anew, table].map((made) => shapeOf(made, { points: edited.points })) as [Shape, Shape];
+      const [a, b] = [new Float64Array(SHAPE_STRIDE), new Float64Array(SHAPE_STRIDE)];
       const off = (k: number) => Math.hypot(a[k]! - b[k]!, a[k + 1]! - b[k + 1]!, a[k + 2]! - b[k + 2]!);
       for (let i = 0; i <= 5000; i++) {
         const station = (anew.length * (i + 0.31)) / 5001;
-        fillFrame(a, 0, anew, station);
-        fillFrame(b, 0, table, station);
+        fillFrameOn(a, 0, was, station);
+        fillFrameOn(b, 0, is, station);
         most.place = Math.max(most.place, off(0));
         most.up = Math.max(most.up, off(UP));
-        most.gauge = Math.max(most.gauge, Math.abs(a[GAUGE]! - b[GAUGE]!));
+        most.gauge = Math.max(most.gauge, Math.abs(a[GAUGE_UP]! - b[GAUGE_UP]!));
       }
       expect(most.place).toBeLessThan(TOLERANCE / 5);
       expect(most.up).toBeLessThan(rule === 'faceBend' ? 0.06 : 1e-3);

@@ -1,8 +1,7 @@
 import { PANEL_STRIDE, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import { followArc, touchedLegs, touchedStations, type TouchedLegs } from '../curve/follow-arc';
-import { laneIntervals, lanesOf, type PointLanes } from './along-points';
-import { frameSpans, valuedParams, withLanes, type FrameTableOptions } from './build-frame-table';
+import { frameSpans, withLeast, type FrameTableOptions } from './build-frame-table';
 import { FRAME_STRIDE, type FrameTable, type Spans } from './frame-table';
 import { countIntervals, MAX_SAMPLES, planSpans, withIntervals } from './plan-spans';
 import type { FrameSpec } from './registry';
@@ -26,11 +25,7 @@ export function followTable(
   base: FrameBase,
   curve: Curve,
   spec: FrameSpec,
-  {
-    known,
-    points = [],
-    surface,
-  }: Pick<FrameTableOptions, 'points' | 'surface'> & { readonly known?: TouchedLegs | undefined } = {},
+  { known, surface }: Pick<FrameTableOptions, 'surface'> & { readonly known?: TouchedLegs | undefined } = {},
 ): FrameTable | undefined {
   const { arc: before, table } = base;
   const touched = known ?? touchedLegs(before.curve, curve);
@@ -42,13 +37,10 @@ export function followTable(
     const s = table.pointStations[i]!;
     return s <= from ? s : s >= oldTo ? s + shift : stationOf(arc, u);
   });
-  const lanes = lanesOf(points, pointStations, curve.closed ? arc.length : undefined);
   const [u0, u1] = [curve.breaks[touched.first]!, curve.breaks[touched.end]!];
-  const cuts = valuedParams(arc, points);
-  const own = withLanes(planSpans(arc, panelAt(arc, u0), panelAt(arc, u1), cuts), lanes, spec, arc.length);
+  const own = withLeast(planSpans(arc, panelAt(arc, u0), panelAt(arc, u1)), spec, arc.length);
   const spans = spliced(table.spans, { ...own, counts: countIntervals(own, table.tolerance) }, shift, arc.length);
   if (!spans || spans.firsts[spans.firsts.length - 1]! > MAX_SAMPLES) return undefined;
-  if (!areFine(spans, lanes)) return undefined;
   const stations = stationsOf(spans);
   const frames = new Float64Array(stations.length * FRAME_STRIDE);
   const [head, tail] = [spans.head, spans.head + own.bend.length];
@@ -57,20 +49,8 @@ export function followTable(
   frames.set(table.frames.subarray(table.frames.length - (stations.length - end) * FRAME_STRIDE), end * FRAME_STRIDE);
   sampleSpans(frames, arc, spans, stations, head, tail);
   const { tolerance } = table;
-  return frameSpans({ spans, stations, frames }, arc, { spec, surface, pointStations, lanes, tolerance });
+  return frameSpans({ spans, stations, frames }, arc, { spec, surface, pointStations, tolerance });
 }
-
-/** Whether spans have samples enough for what points say: a point that is moved changes that far beyond its own legs. */
-function areFine({ starts, firsts }: Spans, lanes: PointLanes): boolean {
-  if (!lanes.roll && !lanes.gauge) return true;
-  for (let k = 0; k + 1 < starts.length; k++) {
-    const intervals = firsts[k + 1]! - firsts[k]! - 1;
-    if (laneIntervals(lanes, starts[k]!, starts[k + 1]!) > COARSE * (intervals + 1)) return false;
-  }
-  return true;
-}
-
-const COARSE = 1.5;
 
 /** Number of the panel that begins at u; there is one at every break. */
 function panelAt({ panels }: ArcTable, u: number): number {

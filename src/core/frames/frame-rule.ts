@@ -1,4 +1,4 @@
-import type { Surface } from '../guides/surface';
+import type { Surface } from '../mesh/surface';
 import type { Vec3 } from '../math/vec3';
 import type { SteepReach } from './frame-table';
 

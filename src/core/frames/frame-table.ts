@@ -1,17 +1,15 @@
 import type { Vec3 } from '../math/vec3';
 
 /**
- * Numbers per sample: position xyz, forward xyz, up xyz, side xyz, curvature vector xyz (1/m), twist (radians per metre by
- * which up turns about forward beyond least twist), gauge (thickness factor across the path) and flare (gauge per metre).
+ * Numbers per sample: position xyz, forward xyz, up xyz, side xyz, curvature vector xyz (1/m) and twist (radians per metre
+ * by which up turns about forward beyond least twist).
  */
-export const FRAME_STRIDE = 18;
+export const FRAME_STRIDE = 16;
 export const FORWARD = 3;
 export const UP = 6;
 export const SIDE = 9;
 export const CURVATURE = 12;
 export const TWIST = 15;
-export const GAUGE = 16;
-export const FLARE = 17;
 
 /** A place where the path turns on the spot. */
 export interface Kink {

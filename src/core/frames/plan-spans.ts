@@ -1,4 +1,4 @@
-import { PANEL_STRIDE, stationOf, type ArcTable } from '../curve/arc-table';
+import { PANEL_STRIDE, type ArcTable } from '../curve/arc-table';
 import { MOST_TURN, STRAIGHT_CURVATURE } from '../math/tolerance';
 import { CURVATURE, FRAME_STRIDE, type Spans } from './frame-table';
 import { fillSample } from './sample-curve';
@@ -26,14 +26,9 @@ const LEAST_OF_BEND = 3;
 
 /**
  * A span a leg, or several where its quadrature had to be halved or one half bends much more than the other; sagitta = curvature step^2 / 8.
- * `first` and `end` number panels; `cuts` = u, ascending, at which spans have to end.
+ * `first` and `end` number panels.
  */
-export function planSpans(
-  arc: ArcTable,
-  first = 0,
-  end = arc.panels.length / PANEL_STRIDE - 1,
-  cuts: readonly number[] = [],
-): SpanPlan {
+export function planSpans(arc: ArcTable, first = 0, end = arc.panels.length / PANEL_STRIDE - 1): SpanPlan {
   const { curve, panels } = arc;
   const starts: number[] = [];
   const params: number[] = [];
@@ -55,22 +50,10 @@ export function planSpans(
     bend.push((to - from) * Math.sqrt(sharpest / (8 * CUBIC_GAIN)));
     least.push(sharpest > STRAIGHT_CURVATURE ? Math.max(((to - from) * sharpest) / MOST_TURN, LEAST_OF_BEND) : 1);
   };
-  let cut = 0;
   for (let p = first; p < end; p += 2) {
     const at = p * PANEL_STRIDE;
     const [u0, um, u1] = [panels[at]!, panels[at + PANEL_STRIDE]!, panels[at + 2 * PANEL_STRIDE]!];
     const [s0, sm, s1] = [panels[at + 1]!, panels[at + PANEL_STRIDE + 1]!, panels[at + 2 * PANEL_STRIDE + 1]!];
-    while (cut < cuts.length && cuts[cut]! <= u0) cut++;
-    if (cut < cuts.length && cuts[cut]! < u1) {
-      for (let [from, s] = [u0, s0]; from < u1;) {
-        while (cut < cuts.length && cuts[cut]! <= from) cut++;
-        const to = Math.min(cuts[cut] ?? u1, u1);
-        const next = to === u1 ? s1 : stationOf(arc, to);
-        add(from, s, next, Math.max(sharpestOn(from, (from + to) / 2), sharpestOn((from + to) / 2, to)));
-        [from, s] = [to, next];
-      }
-      continue;
-    }
     const [left, right] = [sharpestOn(u0, um), sharpestOn(um, u1)];
     if (Math.max(left, right) > 4 * Math.min(left, right) && Math.max(left, right) * (s1 - s0) > UNEVEN_TURN) {
       add(u0, s0, sm, left);

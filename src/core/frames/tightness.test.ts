@@ -1,6 +1,8 @@
 import { ellipse, helix, pathOf } from '../testing/curves';
 import { compiled, tableOf } from '../testing/runs';
-import { curvatureOf, eachFrame, firstAfter, tightest } from './tightness';
+import { curvatureOf, eachFrame } from './each-frame';
+import { tightest } from '../shape/tightest';
+import { firstAfter } from '../math/first-after';
 
 describe('tightest', () => {
   // Curvature of an ellipse at the ends of its long axis: a / b² (elementary). Samples alone are up to a hundredth off.

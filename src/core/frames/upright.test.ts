@@ -1,5 +1,5 @@
 import { FORWARD, FRAME_STRIDE, SIDE, UP, type FrameTable } from './frame-table';
-import { slopeOf } from './slope';
+import { slopeOf } from '../shape/slope';
 import { fillFrame } from './fill-frame';
 import { curveFrom, helix, pathOf } from '../testing/curves';
 import { compiled, evenTable, tableOf } from '../testing/runs';

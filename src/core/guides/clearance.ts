@@ -1,9 +1,9 @@
-import type { CheckInput, CheckedGuide } from '../findings/finding';
-import { GAUGE, SIDE, UP } from '../frames/frame-table';
-import { eachFrame } from '../frames/tightness';
 import { normalize, scale, sub, type Vec3 } from '../math/vec3';
+import type { Surface, SurfacePlace } from '../mesh/surface';
 import { reachTowards } from '../segment/support';
-import type { SurfacePlace } from './surface';
+import { eachFrameOn, reachOn } from '../shape/frame-on';
+import { sectionReach } from '../shape/section-reach';
+import type { Shape } from '../shape/shape';
 
 /** How a run lies to a guide at a place of its path. Metres. */
 export interface Clearance {
@@ -15,9 +15,13 @@ export interface Clearance {
   readonly away: Vec3;
 }
 
-type Asked = Pick<CheckInput, 'table' | 'support' | 'job'> & {
-  readonly reach: { readonly from: number; readonly to: number };
-};
+/** A guide, and how far runs are to keep away from it. */
+export interface CheckedGuide {
+  readonly id: string;
+  /** Metres; null = it is not checked. */
+  readonly clearance: number | null;
+  readonly surface: Surface;
+}
 
 /** The greatest distance of a section from the path, metres. */
 export function farthestOf(support: Float64Array): number {
@@ -31,35 +35,30 @@ export function farthestOf(support: Float64Array): number {
  * the guide. Places are at most `spacing` metres apart; those one after the other make up a stretch.
  */
 export function tooNear(
-  { table, support, job, reach }: Asked,
+  { shape, support }: { readonly shape: Shape; readonly support: Float64Array },
   guide: CheckedGuide,
   wanted: number,
   spacing: number,
 ): Clearance[][] {
-  const { from, to } = reach;
-  const { roll, turns, gauge } = job.bending;
+  const { from, to } = shape.reach;
   const half = farthestOf(support);
   const found: Clearance[][] = [];
   let isOpen = false;
-  const look = (f: Float64Array, at: number, station: number): Clearance | undefined => {
-    const place: Vec3 = [f[at]!, f[at + 1]!, f[at + 2]!];
-    const size = gauge * f[at + GAUGE]!;
-    const near = guide.surface.nearest(place, half * size + wanted) ?? around(guide, place);
+  const look = (frame: Float64Array, station: number): Clearance | undefined => {
+    const place: Vec3 = [frame[0]!, frame[1]!, frame[2]!];
+    const near = guide.surface.nearest(place, reachOn(frame, half) + wanted) ?? around(guide, place);
     if (!near) return undefined;
     const away = awayFrom(near, place);
-    const across = (k: number) => -(away[0] * f[at + k]! + away[1] * f[at + k + 1]! + away[2] * f[at + k + 2]!);
-    const angle = roll + (2 * Math.PI * turns * (station - from)) / (to - from);
-    const [u, s] = [across(UP), across(SIDE)];
-    const [c, n] = [Math.cos(angle), Math.sin(angle)];
-    const gap = near.distance - Math.max(size * reachTowards(support, u * c + s * n, s * c - u * n), 0);
+    const reach = sectionReach((y, z) => reachTowards(support, y, z), frame, -away[0], -away[1], -away[2]);
+    const gap = near.distance - Math.max(reach, 0);
     return gap < wanted - 1e-9 ? { station, place, gap, away } : undefined;
   };
-  eachFrame(
-    table,
+  eachFrameOn(
+    shape,
     from,
     to,
-    (f, at, station) => {
-      const clearance = look(f, at, station);
+    (frame, station) => {
+      const clearance = look(frame, station);
       if (!clearance) isOpen = false;
       else if (isOpen) found[found.length - 1]!.push(clearance);
       else {

@@ -1,16 +1,16 @@
-import { insertAt } from '../curve/edit/insert-at';
-import { movePoint } from '../curve/edit/move-point';
+import { insertAt } from '../edit/insert-at';
+import { movePoint } from '../edit/move-point';
 import { buildArcTable } from '../curve/arc-table';
 import { compileCurve, curveKind, type CurveSpec } from '../curve/registry';
-import type { RunJob } from '../bending/run-spec';
-import type { CheckedGuide } from '../findings/finding';
+import type { RunSteps } from '../motion/run-spec';
 import { buildFrameTable } from '../frames/build-frame-table';
 import { fillFrame } from '../frames/fill-frame';
 import { FORWARD, FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
-import { resolveReach } from '../laying/lay';
+import { resolveReach } from '../shape/reach';
 import { add, dot, length, normalize, scale, type Vec3 } from '../math/vec3';
-import { farthestOf, tooNear, type Clearance } from './clearance';
-import type { Surface } from './surface';
+import { buildShape } from '../shape/shape';
+import { farthestOf, tooNear, type CheckedGuide, type Clearance } from './clearance';
+import type { Surface } from '../mesh/surface';
 
 const MOST_STEPS = 120;
 /** Farther than asked by so much of the section, and this many metres: what may lie between samples. */
@@ -36,7 +36,8 @@ export interface PushInput {
   readonly fixed?: { readonly start?: boolean; readonly end?: boolean };
   /** Metres: nothing is pushed below this, unless it lies there already. */
   readonly floor?: number;
-  readonly job: RunJob;
+  /** What the run is along its path. */
+  readonly job: Pick<RunSteps, 'reach' | 'shape'>;
   readonly support: Float64Array;
   readonly guide: CheckedGuide;
   /** The guide that the run sits on. */
@@ -57,10 +58,11 @@ export function pushOut(spec: CurveSpec, input: PushInput): CurveSpec | undefine
     const compiled = compileCurve(current);
     if (!compiled.ok) return undefined;
     const arc = buildArcTable(compiled.value);
-    const table = buildFrameTable(arc, job.bending.frames, { points: current.points, surface });
+    const table = buildFrameTable(arc, job.shape.frames, { surface });
     const spacing = Math.min(Math.max(half * FINENESS, arc.length / MOST_SAMPLES), arc.length / 256);
-    const asked = { table, support, job, reach: resolveReach(job.laying, table.length) };
-    const found = tooNear(asked, guide, wanted, spacing).flat();
+    const reach = resolveReach(job.reach, table.length);
+    const shape = buildShape(table, job.shape, { reach, points: current.points });
+    const found = tooNear({ shape, support }, guide, wanted, spacing).flat();
     if (found.length === 0) return current;
     const worst = found.reduce((a, b) => (b.gap < a.gap ? b : a));
     const { station } = worst;
@@ -85,7 +87,7 @@ interface Place {
   readonly wanted: number;
   readonly half: number;
   readonly guide: CheckedGuide;
-  readonly job: RunJob;
+  readonly job: PushInput['job'];
 }
 
 function wayOut(manner: PushManner, worst: Clearance, { forward, wanted, half, guide, job }: Place): Vec3 {
@@ -95,7 +97,7 @@ function wayOut(manner: PushManner, worst: Clearance, { forward, wanted, half, g
     const top = guide.surface.hit(worst.place, [0, 1, 0])?.distance;
     return [0, top === undefined ? half + wanted : top + half + wanted, 0];
   }
-  const isDown = job.bending.frames.rule === 'upright' && worst.away[1] < 0;
+  const isDown = job.shape.frames.rule === 'upright' && worst.away[1] < 0;
   if (manner === 'nearest' && !isDown) return nearest;
   return levelWay(worst, forward, wanted, half, guide.surface) ?? nearest;
 }

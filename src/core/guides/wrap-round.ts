@@ -1,7 +1,7 @@
 import type { PathPoint } from '../curve/path-spec';
 import { fail, ok, type Result } from '../math/result';
 import { add, anyNormal, cross, rotate, scale, type Vec3 } from '../math/vec3';
-import type { Surface } from './surface';
+import type { Surface } from '../mesh/surface';
 
 /** How a path winds about a guide. Metres, radians. */
 export interface Winding {

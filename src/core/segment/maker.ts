@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Problem } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import type { CrossSection } from './cross-section';
-import type { MakerField } from './maker-field';
+import type { FormField } from '../math/form-field';
 import type { StiffZone } from './stiff-zones';
 
 /** Something worth knowing of what was made: metres, radians or a plain number. */
@@ -34,7 +34,7 @@ export interface Maker<K extends string = string, S extends z.ZodType = z.ZodTyp
   readonly group: keyof typeof MAKER_GROUPS;
   readonly schema: S;
   readonly defaults: z.infer<S>;
-  readonly fields: readonly MakerField[];
+  readonly fields: readonly FormField[];
   /** A mesh along +x from 0 to its length, the path at y = 0, z = 0. Only for specs without a problem. */
   make(spec: z.infer<S>): Mesh;
   /** What makes the numbers impossible together. */

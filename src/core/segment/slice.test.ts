@@ -7,7 +7,7 @@ import { prepared } from '../testing/runs';
 import { manifoldOf } from '../testing/manifold';
 import { cutBetween, cutOff } from './cut-off';
 import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
-import { evenPlanes, longestRow, ownRow } from './plan-slices';
+import { evenPlanes, longestRow, ownRow } from './pieces/plan-slices';
 import { countSliced, sliceSegment } from './slice';
 
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>

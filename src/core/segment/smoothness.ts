@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { MakerField } from './maker-field';
+import type { FormField } from '../math/form-field';
 
 /** How finely round things are made: greatest distance of the mesh from the true shape, metres, and a coarse form of it. */
 export const smoothnessShape = {
@@ -12,7 +12,7 @@ export interface Smoothness {
   readonly detail: 'fine' | 'low';
 }
 
-export const SMOOTHNESS_FIELDS: readonly MakerField[] = [
+export const SMOOTHNESS_FIELDS: readonly FormField[] = [
   { input: 'number', key: 'smooth', label: 'Smooth to', unit: 'm', step: 0.0001 },
   {
     input: 'choice',

@@ -1,6 +1,3 @@
-import { SliceStore } from '../bending/slice-store';
-import { planRun, type RunPlan } from '../bending/plan-run';
-import type { RunJob } from '../bending/run-spec';
 import { buildRunMesh } from '../bending/build-run';
 import { buildArcTable, evenPlaces } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
@@ -9,8 +6,22 @@ import { buildFrameTable, type FrameTableOptions } from '../frames/build-frame-t
 import type { FrameRuleName } from '../frames/registry';
 import { fillFrame } from '../frames/fill-frame';
 import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
-import { NO_VARIATION } from '../laying/variation';
-import type { Result } from '../math/result';
+import type { BendingSpec } from '../layout/bending-spec';
+import type { FitSpec } from '../layout/fit-registry';
+import type { Layout } from '../layout/lay';
+import { layCourse } from '../layout/lay-course';
+import { layingRule, type RuleSpec } from '../layout/registry';
+import { NO_VARIATION, type VariationSpec } from '../layout/variation';
+import { poseCourse, type CoursePlan } from '../motion/pose-course';
+import { motionOf, type MotionSpec } from '../motion/registry';
+import type { RunJob } from '../motion/run-spec';
+import { buildFormStore, type FormStore } from '../segment/pieces/form-store';
+import type { PointValues } from '../shape/point-lanes';
+import { fillFrameOn, SHAPE_STRIDE } from '../shape/frame-on';
+import { resolveReach } from '../shape/reach';
+import { buildShape, type Shape } from '../shape/shape';
+import type { ShapeSpec } from '../shape/shape-spec';
+import { ok, type Result } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import { prepareSegment } from '../segment/prepare';
 import type { PreparedSegment } from '../segment/prepared-segment';
@@ -56,43 +67,94 @@ export function evenTable(
   return { ...table, spans: { starts, params, firsts }, stations, frames, intervals, step };
 }
 
+/** Frames of a shape at `intervals` + 1 even stations, with what the path's points say of roll and gauge; see `SHAPE_STRIDE`. */
+export function evenShape(
+  curve: Curve,
+  rule: FrameRuleName,
+  { intervals, points }: { readonly intervals: number; readonly points: readonly PointValues[] },
+): { readonly frames: Float64Array; readonly step: number; readonly kinks: FrameTable['kinks'] } {
+  const table = tableOf(curve, rule, { tolerance: 1e-6 });
+  const shape = shapeOf(table, { points });
+  const frames = new Float64Array((intervals + 1) * SHAPE_STRIDE);
+  const step = table.length / intervals;
+  for (let i = 0; i <= intervals; i++) {
+    const isEnd = i === intervals;
+    fillFrameOn(frames, i * SHAPE_STRIDE, shape, isEnd ? table.length : i * step, isEnd);
+  }
+  return { frames, step, kinks: table.kinks };
+}
+
+/** The shape of a run over all of a path, with no roll of its own unless it is said. */
+export const shapeOf = (
+  table: FrameTable,
+  { points = [], ...said }: Partial<ShapeSpec> & { readonly points?: readonly PointValues[] } = {},
+): Shape =>
+  buildShape(table, { roll: 0, turns: 0, gauge: 1, ...said }, { reach: { from: 0, to: table.length }, points });
+
 export const prepared = (mesh: Mesh, change: Partial<PrepareSpec> = {}): PreparedSegment =>
   unwrap(prepareSegment(mesh, { ...PREPARE_DEFAULTS, forward: '+x', up: '+y', ...change }));
 
-/** A run's job with parts of its steps changed. */
-export function jobOf(change: { [K in keyof RunJob]?: Partial<RunJob[K]> } = {}): RunJob {
-  return {
-    laying: {
-      rule: 'onePiece',
-      count: 3,
-      countFit: 'own',
-      oneFit: 'reach',
-      gap: 0,
-      from: null,
-      to: null,
-      variation: NO_VARIATION,
-      ...change.laying,
-    },
-    bending: {
-      frames: { rule: 'leastTwist', up: [0, 1, 0] },
-      roll: 0,
-      turns: 0,
-      gauge: 1,
-      pastEnd: 'straightOn',
-      slicing: { by: 'auto' },
-      tolerance: null,
-      ...change.bending,
-    },
-    motion: { growth: 'none', seconds: 4, ...change.motion },
+/** What tests say of a run: a rule with the reach it lays, how it lies and is bent, and how it moves. */
+export interface JobChange {
+  readonly laying?: Partial<Record<string, unknown>> & {
+    readonly kind?: RuleSpec['kind'];
+    readonly from?: number | null;
+    readonly to?: number | null;
+    readonly variation?: VariationSpec;
   };
+  readonly bending?: Partial<ShapeSpec & BendingSpec>;
+  readonly motion?: MotionSpec;
+  readonly fit?: FitSpec;
+}
+
+const RULES: { readonly [K in RuleSpec['kind']]?: object } = { byCount: { count: 3, over: 'own' } };
+
+/** A run's job with parts of its steps changed: one piece over the whole path, bent with least twist, unless it is said otherwise. */
+export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fit }: JobChange = {}): RunJob {
+  const { kind = 'onePiece', from = null, to = null, variation = NO_VARIATION, ...options } = laying;
+  const { pastEnd = 'straightOn', slicing = { by: 'auto' }, tolerance = null, ...shape } = bending;
+  const rule = { ...layingRule({ kind }).defaults, ...RULES[kind], ...options } as RuleSpec;
+  return {
+    reach: { from, to },
+    shape: { frames: { rule: 'leastTwist', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1, ...shape },
+    bending: { pastEnd, slicing, tolerance },
+    motion,
+    course: { laying: { rule, variation }, fit: fit ?? { kind: 'bent' }, side: 0, height: 0 },
+  };
+}
+
+export interface LaidInput {
+  readonly segment: PreparedSegment;
+  readonly table: FrameTable;
+  readonly job: RunJob;
+  readonly points?: readonly PointValues[];
+  readonly forms?: FormStore;
+}
+
+/** A run's shape, and its course laid. */
+export function laidRun({ segment, table, job, points = [], forms = buildFormStore() }: LaidInput) {
+  const { course, shape: spec, bending, motion } = job;
+  const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points });
+  const { gauge } = spec;
+  const { passes } = motionOf(motion);
+  return { shape, laid: layCourse({ shape, segment, course, bending, gauge, passes, forms }) };
+}
+
+/** A run at `time` seconds; null = finished. */
+export function planRun({ time = null, ...input }: LaidInput & { readonly time?: number | null }): Result<CoursePlan> {
+  const { shape, laid } = laidRun(input);
+  if (!laid.ok) return laid;
+  const { course, motion } = input.job;
+  return ok(poseCourse(laid.value, { shape, fit: course.fit, motion, variation: course.laying.variation }, time));
 }
 
 export function bentRun(
   segment: PreparedSegment,
   table: FrameTable,
   job: RunJob,
-  time: number | null = null,
-): { plan: RunPlan; mesh: Mesh } {
-  const plan = unwrap(planRun({ table, segment, job, time, slices: new SliceStore() }));
-  return { plan, mesh: buildRunMesh(plan, table, segment.mesh) };
+  { time = null, points = [] }: { readonly time?: number | null; readonly points?: readonly PointValues[] } = {},
+): { shape: Shape; layout: Layout; plan: CoursePlan; mesh: Mesh } {
+  const { shape, laid } = laidRun({ segment, table, job, points });
+  const plan = unwrap(planRun({ segment, table, job, points, time }));
+  return { shape, layout: unwrap(laid).layout, plan, mesh: buildRunMesh(plan, segment.mesh) };
 }

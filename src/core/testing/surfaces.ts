@@ -1,4 +1,4 @@
-import type { Surface } from '../guides/surface';
+import type { Surface } from '../mesh/surface';
 import { distance, normalize, scale, type Vec3 } from '../math/vec3';
 
 /** A ball about the origin, exactly. */

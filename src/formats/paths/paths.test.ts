@@ -3,7 +3,7 @@ import { GLTFExporter } from 'three/examples/jsm/exporters/GLTFExporter.js';
 import { svgPathProperties } from 'svg-path-properties';
 import fc from 'fast-check';
 import { buildArcTable } from '../../core/curve/arc-table';
-import { deviation } from '../../core/curve/edit/deviation';
+import { deviation } from '../../core/edit/deviation';
 import type { CurveSpec } from '../../core/curve/registry';
 import { compiled, unwrap } from '../../core/testing/runs';
 import { cross, dot, sub, type Vec3 } from '../../core/math/vec3';

@@ -1,6 +1,6 @@
-import { legsAndArcs } from '../../core/curve/edit/legs-and-arcs';
+import { legsAndArcs } from '../../core/edit/legs-and-arcs';
 import { turnAt } from '../../core/curve/corners';
-import { thinned } from '../../core/curve/tidy/thin-out';
+import { thinned } from '../../core/edit/tidy/thin-out';
 import { MAX_PATH_POINTS, type PathPoint } from '../../core/curve/path-spec';
 import type { OnProgress } from '../../core/math/progress';
 import { dot, normalize, sub, type Vec3 } from '../../core/math/vec3';

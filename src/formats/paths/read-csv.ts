@@ -73,7 +73,7 @@ const LINES_PER_STEP = 5000;
 /** Takes the point of a row. Problems: `csv.number`, `csv.ambiguous`. */
 function take(row: readonly string[], columns: readonly number[], line: number, points: PathPoint[]) {
   const cells = columns.map((i) => (row[i] ?? '').trim());
-  const wrong = (code: string, cell: string) => fail(code, { line, text: cell.slice(0, 40) });
+  const wrong = (code: 'csv.number' | 'csv.ambiguous', cell: string) => fail(code, { line, text: cell.slice(0, 40) });
   const unsure = cells.find((cell) => IN_THOUSANDS.test(cell));
   if (unsure !== undefined) return wrong('csv.ambiguous', unsure);
   const [x, y, z = 0] = cells.map(numberOf);

@@ -1,10 +1,11 @@
-import { roundBend } from '../../core/curve/edit/round-bend';
+import { roundBend } from '../../core/edit/round-bend';
 import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
 import { maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
-import type { Project } from '../schema';
+import { firstCourse, type Project } from '../schema';
 import { changeCurve, setPoint } from './paths';
-import { setStep } from './runs';
+import { switchRule } from '../../core/layout/registry';
+import { setLaying, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
 
 /** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
@@ -13,22 +14,22 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
   if (!run) return undefined;
   switch (remedy.kind) {
     case 'setLayingRule':
-      return setStep(project, runId, 'laying', { rule: remedy.rule });
+      return setLaying(project, runId, { rule: switchRule(firstCourse(run).laying.rule, remedy.rule) });
     case 'sliceAsNeeded':
       return setStep(project, runId, 'bending', { slicing: { by: 'auto' } });
     case 'setTolerance':
       return setStep(project, runId, 'bending', { tolerance: Math.min(remedy.metres, 10) });
     case 'setFrameRule':
-      return setStep(project, runId, 'bending', { frames: { ...run.bending.frames, rule: remedy.rule } });
+      return setStep(project, runId, 'shape', { frames: { ...run.shape.frames, rule: remedy.rule } });
     case 'setSegmentLength': {
-      const segment = project.segments.find(({ id }) => id === run.segment);
+      const segment = project.segments.find(({ id }) => id === firstCourse(run).segment);
       if (segment?.source.from !== 'maker' || !('length' in segment.source.spec)) return undefined;
       const { schema } = maker(segment.source.spec.kind as MakerName);
       const read = schema.safeParse({ ...segment.source.spec, length: remedy.metres });
       return read.success ? setMaker(project, segment.id, read.data as MakerSpec) : undefined;
     }
     case 'prepare':
-      return setPrepare(project, run.segment, remedy.change);
+      return setPrepare(project, firstCourse(run).segment, remedy.change);
     case 'setPointRadius':
       return setPoint(project, run.path, remedy.point, { radius: remedy.radius });
     case 'roundBend': {

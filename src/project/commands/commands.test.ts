@@ -1,13 +1,13 @@
-import { changeKind } from '../../core/curve/edit/change-kind';
+import { changeKind } from '../../core/edit/change-kind';
 import type { CurveKindName } from '../../core/curve/registry';
 import { causeway } from '../samples';
-import type { Project } from '../schema';
+import { firstCourse, type Project, type Run } from '../schema';
 import { applyRemedy } from './apply-remedy';
 import { reverse } from './path-runs';
 import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, setClosed } from './paths';
-import { changeRun, deleteRun, setStep } from './runs';
+import { setRule, changeRun, deleteRun, setStep } from './runs';
 import { pitchGap } from '../../core/segment/registry';
-import { FINISH_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import { COURSE_DEFAULTS, newCourse, FINISH_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
 import { clearFinish, setFinish, setMaker, setPrepare } from './segments';
 
 const setCurveKind = (project: Project, id: string, kind: CurveKindName) =>
@@ -24,7 +24,8 @@ describe('commands', () => {
     insertPoint(project, PATH, 30);
     deletePoints(project, PATH, [0]);
     reverse(project, PATH);
-    setStep(project, 'causeway', 'laying', { gap: 1 });
+    setStep(project, 'causeway', 'shape', { gauge: 2 });
+    setRule(project, 'causeway', { kind: 'fillGaps' });
     deleteRun(project, 'causeway');
     setPrepare(project, 'kerb-drain', { unit: 2 });
     expect(project).toEqual(before);
@@ -79,13 +80,13 @@ describe('applyRemedy', () => {
   it('carries out every kind of remedy', () => {
     const project = changeRun(causeway(), 'causeway', { visible: true });
     const run = (p: Project | undefined) => p!.runs[0]!;
-    expect(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' })).laying.rule).toBe(
-      'fillGaps',
-    );
-    expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ by: 'auto' });
     expect(
-      run(applyRemedy(project, 'causeway', { kind: 'setFrameRule', rule: 'leastTwist' })).bending.frames.rule,
-    ).toBe('leastTwist');
+      firstCourse(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' }))).laying.rule,
+    ).toEqual({ kind: 'fillGaps', gap: 0 });
+    expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ by: 'auto' });
+    expect(run(applyRemedy(project, 'causeway', { kind: 'setFrameRule', rule: 'leastTwist' })).shape.frames.rule).toBe(
+      'leastTwist',
+    );
     expect(
       applyRemedy(project, 'causeway', { kind: 'prepare', change: { centre: 'middle' } })!.segments[0]!.prepare.centre,
     ).toBe('middle');
@@ -120,7 +121,7 @@ describe('finishes', () => {
     const link = makerDefaults('chainLink') as { bar: number };
     const segment = { id: 'link', name: 'Link', source: { from: 'maker' as const, spec: link as never }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
     const [first] = causeway().runs;
-    const hung = (id: string, gap: number) => ({ ...first!, id, segment: 'link', laying: { ...first!.laying, gap } });
+    const hung = (id: string, gap: number): Run => ({ ...first!, id, courses: [newCourse('link', { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })] }); // prettier-ignore
     const gap = pitchGap(link as never)!;
     const before = {
       ...causeway(),
@@ -129,7 +130,8 @@ describe('finishes', () => {
     };
     const thicker = { ...link, bar: link.bar * 1.5 } as never;
     const { runs } = setMaker(before, 'link', thicker);
-    expect(runs[0]!.laying.gap).toBeCloseTo(-2 * link.bar * 1.5, 6);
-    expect(runs[1]!.laying.gap).toBe(0.5);
+    const gapOf = (run: Run) => (firstCourse(run).laying.rule as { gap: number }).gap;
+    expect(gapOf(runs[0]!)).toBeCloseTo(-2 * link.bar * 1.5, 6);
+    expect(gapOf(runs[1]!)).toBe(0.5);
   });
 });

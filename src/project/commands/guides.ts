@@ -15,8 +15,8 @@ export const deleteGuide = (project: Project, id: string): Project => ({
   ...project,
   guides: project.guides.filter((guide) => guide.id !== id),
   runs: project.runs.map((run) => {
-    if (run.bending.frames.guide !== id) return run;
-    const { guide, ...frames } = run.bending.frames;
-    return { ...run, bending: { ...run.bending, frames } };
+    if (run.shape.frames.guide !== id) return run;
+    const { guide, ...frames } = run.shape.frames;
+    return { ...run, shape: { ...run.shape, frames } };
   }),
 });

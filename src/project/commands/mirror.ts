@@ -1,7 +1,8 @@
-import { middleOf, transformPoints } from '../../core/curve/edit/transform-points';
+import { middleOf, transformPoints } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
-import type { Path, Project } from '../schema';
+import type { LaneSpec, ShapeSpec } from '../../core/shape/shape-spec';
+import { laysSegment, type Path, type Project, type Segment } from '../schema';
 import { changeCurve } from './paths';
 import { addAlike, changeRun } from './runs';
 import { addSegment } from './segments';
@@ -18,7 +19,7 @@ export const mirrorPath = (project: Project, id: string, axis: MirrorAxis): Proj
     transformPoints(curve, all(curve), { kind: 'scale', about: middleOf(curve, all(curve)), by: ACROSS[axis] }),
   );
 
-/** A second run on the other side of the scene's middle, its path and its segment mirrored. */
+/** A second run on the other side of the scene's middle, its path and its segments mirrored. */
 export function addMirrored(
   project: Project,
   id: string,
@@ -27,35 +28,51 @@ export function addMirrored(
 ): Project {
   const run = project.runs.find((r) => r.id === id);
   const path = run && project.paths.find((p) => p.id === run.path);
-  const segment = run && project.segments.find((s) => s.id === run.segment);
-  if (!run || !path || !segment) return project;
+  if (!run || !path) return project;
   const curve = path.curve as CurveSpec;
   const mirrored = transformPoints(curve, all(curve), { kind: 'scale', about: [0, 0, 0], by: ACROSS[axis] });
-  const { prepare } = segment;
-  const own = {
-    ...segment,
-    id: ids.segment,
-    prepare: {
-      ...prepare,
-      mirrored: !prepare.mirrored,
-      offsetSide: prepare.offsetSide === 0 ? 0 : -prepare.offsetSide,
-    },
-  };
-  const { bending, laying } = run;
-  const up = bending.frames.up.map((v, c) => (v === 0 ? 0 : v * ACROSS[axis][c]!)) as unknown as Vec3;
-  const added = addAlike(addSegment(project, own), id, ids.run, {
+  const used = project.segments.filter((segment) => laysSegment(run, segment.id));
+  const idOf = new Map(used.map((segment, i) => [segment.id, i === 0 ? ids.segment : `${ids.segment}-${i + 1}`]));
+  const withSegments = used.reduce(
+    (all, segment) => addSegment(all, mirroredSegment(segment, idOf.get(segment.id)!)),
+    project,
+  );
+  const added = addAlike(withSegments, id, ids.run, {
     id: ids.path,
     name: `${path.name.slice(0, 180)}, mirrored`,
     curve: mirrored as Path['curve'],
   });
-  return changeRun(added, ids.run, {
-    segment: ids.segment,
-    laying,
-    bending: {
-      ...bending,
-      roll: bending.roll === 0 ? 0 : -bending.roll,
-      turns: bending.turns === 0 ? 0 : -bending.turns,
-      frames: { ...bending.frames, up },
-    },
+  const courses = run.courses.map((course) => ({
+    ...course,
+    segment: idOf.get(course.segment) ?? course.segment,
+    side: against(course.side),
+  }));
+  return changeRun(added, ids.run, { courses, reach: run.reach, shape: mirroredShape(run.shape, axis) });
+}
+
+const against = (value: number): number => (value === 0 ? 0 : -value);
+
+function mirroredSegment(segment: Segment, id: string): Segment {
+  const { prepare } = segment;
+  const across = { mirrored: !prepare.mirrored, offsetSide: against(prepare.offsetSide) };
+  return { ...segment, id, prepare: { ...prepare, ...across } };
+}
+
+/** What turns or lies to a side does so the other way. */
+function mirroredShape(shape: ShapeSpec, axis: MirrorAxis): ShapeSpec {
+  const up = shape.frames.up.map((v, c) => (v === 0 ? 0 : v * ACROSS[axis][c]!)) as unknown as Vec3;
+  const { roll, offsetSide, ...lanes } = shape.lanes ?? {};
+  const other = (lane: LaneSpec) => ({
+    ...lane,
+    keys: lane.keys.map(({ station, value }) => ({ station, value: against(value) })),
   });
+  return {
+    ...shape,
+    roll: against(shape.roll),
+    turns: against(shape.turns),
+    frames: { ...shape.frames, up },
+    ...(shape.lanes && {
+      lanes: { ...lanes, ...(roll && { roll: other(roll) }), ...(offsetSide && { offsetSide: other(offsetSide) }) },
+    }),
+  };
 }

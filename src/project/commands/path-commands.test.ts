@@ -1,5 +1,5 @@
 import type { CurveSpec } from '../../core/curve/registry';
-import { endOf } from '../../core/curve/edit/end-leg';
+import { endOf } from '../../core/edit/end-leg';
 import { distance, type Vec3 } from '../../core/math/vec3';
 import { compiled, tableOf } from '../../core/testing/runs';
 import { causeway, saltgrassLanding } from '../samples';
@@ -48,7 +48,7 @@ describe('cutting a path', () => {
       'Kerb drain, part 2',
     ]);
     const second = cut.runs[2]!;
-    expect(second).toMatchObject({ segment: 'kerbed-road', laying: project.runs[0]!.laying });
+    expect(second).toMatchObject({ courses: project.runs[0]!.courses, reach: { from: null, to: null } });
     expect(curveOf(cut).points).toHaveLength(4);
     expect(curveOf(cut, second.path).points[0]!.position).toEqual(curveOf(cut).points[3]!.position);
     expect(projectSchema.safeParse(cut).success).toBe(true);
@@ -56,14 +56,14 @@ describe('cutting a path', () => {
 
   it('keeps every run on what it reached of it', () => {
     const reaching = (from: number | null, to: number | null) => {
-      const project = setStep(causeway(), 'causeway', 'laying', { from, to });
+      const project = setStep(causeway(), 'causeway', 'reach', { from, to });
       const cutAt = tableOf(compiled(curveOf(project)), 'upright').pointStations[3]!;
       const cut = splitPath(project, PATH, 3, ids())!;
       const mine = cut.runs.filter(({ name }) => name.startsWith('Causeway'));
-      return mine.map(({ path, laying }) => {
+      return mine.map(({ path, reach }) => {
         const shift = path === PATH ? 0 : cutAt;
         const at = (s: number | null) => (s === null ? null : Number((s + shift).toFixed(6)));
-        return [path === PATH, at(laying.from), at(laying.to)];
+        return [path === PATH, at(reach.from), at(reach.to)];
       });
     };
     // Cut at some 53 m.
@@ -73,10 +73,10 @@ describe('cutting a path', () => {
   });
 
   it('reversed leaves runs where they lie', () => {
-    const project = setStep(causeway(), 'causeway', 'laying', { from: 10, to: null });
+    const project = setStep(causeway(), 'causeway', 'reach', { from: 10, to: null });
     const length = tableOf(compiled(curveOf(project)), 'upright').length;
     const reversed = reverse(project, PATH);
-    expect(reversed.runs[0]!.laying).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
+    expect(reversed.runs[0]!.reach).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
     expect(reverse(reversed, PATH)).toEqual(project);
   });
 
@@ -147,13 +147,13 @@ describe('ends and points', () => {
 describe('guides', () => {
   it('are added, changed and taken away; who sat on one no longer names it', () => {
     const project = addGuide(causeway(), GUIDE);
-    const sitting = setStep(project, 'causeway', 'bending', {
+    const sitting = setStep(project, 'causeway', 'shape', {
       frames: { rule: 'sitOnGuide', up: [0, 1, 0], guide: 'g' },
     });
     expect(changeGuide(sitting, 'g', { clearance: 2 }).guides[0]).toMatchObject({ name: 'Pier', clearance: 2 });
     const gone = deleteGuide(sitting, 'g');
     expect(gone.guides).toEqual([]);
-    expect(gone.runs[0]!.bending.frames).toEqual({ rule: 'sitOnGuide', up: [0, 1, 0] });
+    expect(gone.runs[0]!.shape.frames).toEqual({ rule: 'sitOnGuide', up: [0, 1, 0] });
     expect(gone.runs[1]).toBe(sitting.runs[1]);
   });
 

@@ -1,5 +1,5 @@
-import { reversePath } from '../../core/curve/edit/reverse';
-import { splitAt } from '../../core/curve/edit/split';
+import { reversePath } from '../../core/edit/reverse';
+import { splitAt } from '../../core/edit/split';
 import { pathLength } from '../../core/curve/path-length';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Path, Project, Run } from '../schema';
@@ -13,7 +13,7 @@ const toNanometres = (metres: number): number => Math.round(metres * 1e9) / 1e9;
 
 const withReach = (run: Run, from: number | null, to: number | null): Run => ({
   ...run,
-  laying: { ...run.laying, from, to },
+  reach: { from, to },
 });
 
 /** A path run through the other way; what its runs reach of it stays where it is. */
@@ -27,7 +27,7 @@ export function reverse(project: Project, id: string): Project {
     ...turned,
     paths: turned.paths.map((p) => (p.id === id ? reversedPlugs(p) : p)),
     runs: project.runs.map((run) =>
-      run.path === id ? withReach(run, other(run.laying.to), other(run.laying.from)) : run,
+      run.path === id ? withReach(run, other(run.reach.to), other(run.reach.from)) : run,
     ),
   };
 }
@@ -47,7 +47,7 @@ export function splitPath(project: Project, id: string, i: number, newId: () => 
   const copies: Run[] = [];
   const runs = first.runs.map((run) => {
     if (run.path !== id) return run;
-    const { from, to } = run.laying;
+    const { from, to } = run.reach;
     if (to !== null && to <= cutAt) return run;
     const beyond = withReach(
       { ...run, path: second },

@@ -1,13 +1,13 @@
-import { extendAhead, straightEnd, type EndManner, type PathEnd } from '../../core/curve/edit/end-leg';
-import { extendPath } from '../../core/curve/edit/extend';
-import { insertAt } from '../../core/curve/edit/insert-at';
-import { joinPaths } from '../../core/curve/edit/join';
-import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../core/curve/edit/move-point';
-import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
+import { extendAhead, straightEnd, type EndManner, type PathEnd } from '../../core/edit/end-leg';
+import { extendPath } from '../../core/edit/extend';
+import { insertAt } from '../../core/edit/insert-at';
+import { joinPaths } from '../../core/edit/join';
+import { deletePoints as withoutPoints, movePoint as movedPoint } from '../../core/edit/move-point';
+import { transformPoints, type Transform } from '../../core/edit/transform-points';
 import { fitsPath, type PathPoint } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { dot, normalize, scale, type Vec3 } from '../../core/math/vec3';
-import type { Path, Project } from '../schema';
+import { laysSegment, type Path, type Project } from '../schema';
 import { setStep } from './runs';
 
 export const addPath = (project: Project, path: Path): Project => ({ ...project, paths: [...project.paths, path] });
@@ -113,7 +113,7 @@ export function joinPath(project: Project, id: string, otherId: string): Project
     ...joined,
     paths: joined.paths.filter((p) => p.id !== otherId),
     runs,
-    segments: joined.segments.filter(({ id: segment }) => runs.some((run) => run.segment === segment)),
+    segments: joined.segments.filter(({ id: segment }) => runs.some((run) => laysSegment(run, segment))),
   };
 }
 
@@ -128,8 +128,8 @@ export function replaceCurve(project: Project, id: string, curve: CurveSpec): Pr
   if (isLoop(before) === isLoop(curve)) return changed;
   const [from, to] = isLoop(curve) ? (['upright', 'faceOut'] as const) : (['faceOut', 'upright'] as const);
   return changed.runs.reduce((all, run) => {
-    if (run.path !== id || run.bending.frames.rule !== from) return all;
-    return setStep(all, run.id, 'bending', { frames: { ...run.bending.frames, rule: to } });
+    if (run.path !== id || run.shape.frames.rule !== from) return all;
+    return setStep(all, run.id, 'shape', { frames: { ...run.shape.frames, rule: to } });
   }, changed);
 }
 

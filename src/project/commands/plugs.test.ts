@@ -1,4 +1,4 @@
-import { endOf, isEndKept } from '../../core/curve/edit/end-leg';
+import { endOf, isEndKept } from '../../core/edit/end-leg';
 import { CURVE_KINDS, type CurveSpec } from '../../core/curve/registry';
 import { mouthOf } from '../../core/guides/build-guide';
 import { distance, scale, type Vec3 } from '../../core/math/vec3';

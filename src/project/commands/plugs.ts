@@ -1,4 +1,4 @@
-import { endOf, isEndKept, letEndGo, plugIn, type EndPlace, type PathEnd } from '../../core/curve/edit/end-leg';
+import { endOf, isEndKept, letEndGo, plugIn, type EndPlace, type PathEnd } from '../../core/edit/end-leg';
 import type { CurveSpec } from '../../core/curve/registry';
 import { mouthOf } from '../../core/guides/build-guide';
 import { distance } from '../../core/math/vec3';

@@ -1,6 +1,6 @@
 import { boxSize, boxOf } from '../../core/mesh/box';
 import { causeway, saltgrassLanding } from '../samples';
-import { projectSchema, type Project } from '../schema';
+import { firstCourse, projectSchema, type Project } from '../schema';
 import { mirrorPath } from './mirror';
 import { replaceCurve } from './paths';
 import { addAlike, choosePath, freeName, ownPath, setStep } from './runs';
@@ -33,28 +33,28 @@ describe('runs', () => {
     const project = causeway();
     const curve = { ...project.paths[0]!.curve, kind: 'belt' as const };
     const belted = replaceCurve(project, 'causeway-line', curve as never);
-    expect(belted.runs.every(({ bending }) => bending.frames.rule === 'faceOut')).toBe(true);
-    const chosen = setStep(belted, 'causeway', 'bending', { frames: { rule: 'leastTwist', up: [0, 1, 0] } });
+    expect(belted.runs.every(({ shape }) => shape.frames.rule === 'faceOut')).toBe(true);
+    const chosen = setStep(belted, 'causeway', 'shape', { frames: { rule: 'leastTwist', up: [0, 1, 0] } });
     const back = replaceCurve(chosen, 'causeway-line', project.paths[0]!.curve as never);
-    expect(back.runs.map(({ bending }) => bending.frames.rule)).toEqual(['leastTwist', 'upright']);
+    expect(back.runs.map(({ shape }) => shape.frames.rule)).toEqual(['leastTwist', 'upright']);
   });
 });
 
 describe('another segment for a run', () => {
   it('keeps what both have, and the name follows unless it was given by hand', () => {
     const landing = saltgrassLanding();
-    const tube = setMaker(landing, landing.runs[0]!.segment, makerLike('tube', { length: 1.951, radius: 0.07, sides: 'x' })); // prettier-ignore
-    const made = tube.segments.find(({ id }) => id === landing.runs[0]!.segment)!.source;
+    const tube = setMaker(landing, firstCourse(landing.runs[0]!).segment, makerLike('tube', { length: 1.951, radius: 0.07, sides: 'x' })); // prettier-ignore
+    const made = tube.segments.find(({ id }) => id === firstCourse(landing.runs[0]!).segment)!.source;
     expect(made).toMatchObject({ spec: { kind: 'tube', length: 1.951, radius: 0.07, sides: 24 } });
     const named: Project = {
       ...causeway(),
       segments: causeway().segments.map((s, i) => (i === 0 ? { ...s, name: 'Kerbed road' } : s)),
       runs: causeway().runs.map((r, i) => (i === 0 ? { ...r, name: 'Kerbed road 2' } : r)),
     };
-    const rope = setMaker(named, named.runs[0]!.segment, makerLike('rope', {}));
+    const rope = setMaker(named, firstCourse(named.runs[0]!).segment, makerLike('rope', {}));
     expect(rope.runs[0]!.name).toBe('Rope');
     expect(rope.segments[0]!.name).toBe('Rope');
-    const byHand = setMaker(causeway(), causeway().runs[0]!.segment, makerLike('rope', {}));
+    const byHand = setMaker(causeway(), firstCourse(causeway().runs[0]!).segment, makerLike('rope', {}));
     expect(byHand.runs[0]!.name).toBe('Causeway');
   });
 });

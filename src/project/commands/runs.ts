@@ -1,5 +1,7 @@
-import type { RunJob } from '../../core/bending/run-spec';
-import type { Path, Project, Run } from '../schema';
+import { layingRule, type LayingSpec, type RuleSpec } from '../../core/layout/registry';
+import type { MotionSpec } from '../../core/motion/registry';
+import type { RunSteps } from '../../core/motion/run-spec';
+import { laysSegment, type Course, type Path, type Project, type Run } from '../schema';
 
 export const addRun = (project: Project, run: Run): Project => ({ ...project, runs: [...project.runs, run] });
 
@@ -9,15 +11,37 @@ export const changeRun = (project: Project, id: string, change: Partial<Run>): P
 });
 
 /** Changes part of one step of a run's job. */
-export function setStep<K extends keyof RunJob>(
+export function setStep<K extends Exclude<keyof RunSteps, 'motion'>>(
   project: Project,
   id: string,
   step: K,
-  change: Partial<RunJob[K]>,
+  change: Partial<RunSteps[K]>,
 ): Project {
   const run = project.runs.find((r) => r.id === id);
   return run ? changeRun(project, id, { [step]: { ...run[step], ...change } }) : project;
 }
+
+export const setMotion = (project: Project, id: string, motion: MotionSpec): Project =>
+  changeRun(project, id, { motion });
+
+/** Changes the first course of a run. */
+export function setCourse(project: Project, id: string, change: Partial<Course>): Project {
+  const run = project.runs.find((r) => r.id === id);
+  if (!run) return project;
+  return changeRun(project, id, {
+    courses: run.courses.map((course, i) => (i === 0 ? { ...course, ...change } : course)),
+  });
+}
+
+/** Changes part of how the first course of a run is laid. */
+export function setLaying(project: Project, id: string, change: Partial<LayingSpec>): Project {
+  const run = project.runs.find((r) => r.id === id);
+  return run ? setCourse(project, id, { laying: { ...run.courses[0]!.laying, ...change } }) : project;
+}
+
+/** Lays the first course of a run by a rule as it begins, or with its options as they are. */
+export const setRule = (project: Project, id: string, rule: Pick<RuleSpec, 'kind'> | RuleSpec): Project =>
+  setLaying(project, id, { rule: { ...layingRule(rule).defaults, ...rule } as RuleSpec });
 
 /** Takes a run away, and the segment and path that no other run uses. */
 export function deleteRun(project: Project, id: string): Project {
@@ -25,7 +49,7 @@ export function deleteRun(project: Project, id: string): Project {
   return {
     ...project,
     runs,
-    segments: project.segments.filter((s) => runs.some((run) => run.segment === s.id)),
+    segments: project.segments.filter((s) => runs.some((run) => laysSegment(run, s.id))),
     paths: project.paths.filter((p) => runs.some((run) => run.path === p.id)),
   };
 }
@@ -53,8 +77,8 @@ export function addAlike(project: Project, id: string, newRun: string, path?: Pa
   const at = project.runs.findIndex((run) => run.id === id);
   if (at < 0) return project;
   const like = project.runs[at]!;
-  const laying = path ? { ...like.laying, from: null, to: null } : like.laying;
-  const run: Run = { ...like, id: newRun, name: freeName(project, like.name), path: path?.id ?? like.path, laying };
+  const reach = path ? { from: null, to: null } : like.reach;
+  const run: Run = { ...like, id: newRun, name: freeName(project, like.name), path: path?.id ?? like.path, reach };
   return {
     ...project,
     paths: path ? [...project.paths, path] : project.paths,

@@ -2,7 +2,7 @@ import { maker, pitchGap, type MakerName, type MakerSpec } from '../../core/segm
 import type { FinishSpec } from '../../core/segment/finish/finish-spec';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { changeRun, freeName } from './runs';
-import type { Project, Run, Segment } from '../schema';
+import { laysSegment, type Course, type Project, type Segment } from '../schema';
 
 export const addSegment = (project: Project, segment: Segment): Project => ({
   ...project,
@@ -30,7 +30,7 @@ export function makerLike(kind: MakerName, before: Readonly<Record<string, unkno
 export function renameAlong(project: Project, segment: string, before: string, after: string): Project {
   return project.runs.reduce((changed, run) => {
     const isOwn =
-      run.segment === segment && run.name.startsWith(before) && /^( \d+)?$/.test(run.name.slice(before.length));
+      laysSegment(run, segment) && run.name.startsWith(before) && /^( \d+)?$/.test(run.name.slice(before.length));
     if (!isOwn || before === after) return changed;
     const others = { ...changed, runs: changed.runs.filter(({ id }) => id !== run.id) };
     return changeRun(changed, run.id, { name: freeName(others, after) });
@@ -47,11 +47,12 @@ export function setMaker(project: Project, id: string, spec: MakerSpec): Project
   const gapBefore = segment?.source.from === 'maker' ? (pitchGap(segment.source.spec as MakerSpec) ?? 0) : 0;
   const gap = pitchGap(spec) ?? 0;
   if (gap === gapBefore) return changed;
-  const follows = (run: Run) => run.segment === id && Math.abs(run.laying.gap - gapBefore) < 1e-9;
-  return {
-    ...changed,
-    runs: changed.runs.map((run) => (follows(run) ? { ...run, laying: { ...run.laying, gap } } : run)),
+  const followed = (course: Course): Course => {
+    const { rule } = course.laying;
+    const follows = course.segment === id && 'gap' in rule && Math.abs(rule.gap - gapBefore) < 1e-9;
+    return follows ? { ...course, laying: { ...course.laying, rule: { ...rule, gap } } } : course;
   };
+  return { ...changed, runs: changed.runs.map((run) => ({ ...run, courses: run.courses.map(followed) })) };
 }
 
 export function setPrepare(project: Project, id: string, change: Partial<PrepareSpec>): Project {

@@ -1,5 +1,5 @@
 import type { GuideSpec } from '../../core/guides/guide-spec';
-import type { Surface } from '../../core/guides/surface';
+import type { Surface } from '../../core/mesh/surface';
 import type { Guide } from '../schema';
 
 /** Metres: the signal mast. */

@@ -1,5 +1,5 @@
-import { changeKind } from '../../core/curve/edit/change-kind';
-import { plugIn } from '../../core/curve/edit/end-leg';
+import { changeKind } from '../../core/edit/change-kind';
+import { plugIn } from '../../core/edit/end-leg';
 import type { CurveSpec } from '../../core/curve/registry';
 import { mouthOf } from '../../core/guides/build-guide';
 import { wrapRound } from '../../core/guides/wrap-round';

@@ -5,7 +5,9 @@ import type { FinishSpec } from '../../core/segment/finish/finish-spec';
 import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
-import { FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../defaults';
+import type { LayingSpec } from '../../core/layout/registry';
+import type { ShapeSpec } from '../../core/shape/shape-spec';
+import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
 import { GUIDES } from './landing-guides';
 import {
   ANCHOR,
@@ -31,12 +33,14 @@ interface Sample {
   readonly name: string;
   readonly spec: MakerSpec;
   readonly curve: CurveSpec;
-  readonly job?: { readonly [K in keyof typeof JOB_DEFAULTS]?: Partial<(typeof JOB_DEFAULTS)[K]> };
+  readonly laying?: Partial<LayingSpec>;
+  readonly frames?: ShapeSpec['frames'];
 }
 
 const made = (kind: MakerName, change: object): MakerSpec =>
   ({ ...(makerDefaults(kind) as object), ...change }) as MakerSpec;
-const LEAST_TWIST = { frames: { rule: 'leastTwist' as const, up: [0, 1, 0] as [number, number, number] } };
+const LEAST_TWIST: ShapeSpec['frames'] = { rule: 'leastTwist', up: [0, 1, 0] };
+const ONE_PIECE: Partial<LayingSpec> = { rule: { kind: 'onePiece', lies: 'reach' } };
 
 /** A part with a pattern over it; `repeat` in metres. */
 const patterned = (
@@ -61,28 +65,28 @@ const SAMPLES: readonly Sample[] = [
     spec: made('rope', { strandSize: 0.045, layLength: 0.32, smooth: 0.0015 }),
     finishes: [patterned('Strands', '#d2b684', 'fibre', 0.16)],
     curve: MOORING,
-    job: { bending: LEAST_TWIST },
+    frames: LEAST_TWIST,
   },
   {
     id: 'anchor-chain',
     name: 'Anchor chain',
     spec: made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }),
     curve: ANCHOR,
-    job: { bending: LEAST_TWIST },
+    frames: LEAST_TWIST,
   },
   {
     id: 'bucket-chain',
     name: 'Bucket chain',
     spec: made('bucket', { pitch: 0.7, width: 0.7, depth: 0.42, smooth: 0.006 }),
     curve: BUCKETS,
-    job: { bending: { frames: { rule: 'leastTwist', up: [0, 1, 0] } } },
+    frames: LEAST_TWIST,
   },
   {
     id: 'stair-treads',
     name: 'Beacon stair',
     spec: made('tread', { going: 0.26, width: 0.85 }),
     curve: STAIR,
-    job: { laying: { variation: { tint: 0.25, shift: 0, seed: 4 } } },
+    laying: { variation: { tint: 0.25, shift: 0, seed: 4 } },
   },
   {
     id: 'stair-string',
@@ -90,7 +94,7 @@ const SAMPLES: readonly Sample[] = [
     spec: made('plank', { length: 14.75, width: 0.05, thickness: 0.3 }),
     prepare: { centre: 'middle' },
     curve: STRING,
-    job: { laying: { rule: 'onePiece' } },
+    laying: ONE_PIECE,
   },
   {
     id: 'beacon-rail',
@@ -111,7 +115,8 @@ const SAMPLES: readonly Sample[] = [
       smooth: 0.0008,
     }),
     curve: LAMP,
-    job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
+    laying: ONE_PIECE,
+    frames: LEAST_TWIST,
   },
   {
     id: 'bilge-hose',
@@ -129,24 +134,23 @@ const SAMPLES: readonly Sample[] = [
     }),
     finishes: [patterned('Fitting', '#c79d58', 'brushed', 0.2, { roughness: 0.7, metalness: 1 })],
     curve: HOSE,
-    job: { laying: { rule: 'onePiece' }, bending: LEAST_TWIST },
+    laying: ONE_PIECE,
+    frames: LEAST_TWIST,
   },
   {
     id: 'signal-wires',
     name: 'Signal wires',
     spec: made('twistedBundle', { cords: 4, size: 0.03, length: 0.5, smooth: 0.001 }),
     curve: WIRES,
-    job: { bending: LEAST_TWIST },
+    frames: LEAST_TWIST,
   },
   {
     id: 'honeysuckle',
     name: 'Honeysuckle',
     spec: made('shoot', { length: 3.6, radius: 0.014, nodes: 30, leaf: 0.11, smooth: 0.001 }),
     curve: HONEYSUCKLE,
-    job: {
-      laying: { rule: 'onePiece' },
-      bending: { frames: { rule: 'sitOnGuide', guide: 'signal-mast', up: [0, 1, 0] } },
-    },
+    laying: ONE_PIECE,
+    frames: { rule: 'sitOnGuide', guide: 'signal-mast', up: [0, 1, 0] },
   },
   {
     id: 'driftwood',
@@ -160,7 +164,7 @@ const SAMPLES: readonly Sample[] = [
       clean: { ...CLEAN_DEFAULTS, weld: 0.0005, specks: 0.01 },
     },
     curve: DRIFTWOOD,
-    job: { laying: { rule: 'onePiece' } },
+    laying: ONE_PIECE,
   },
 ];
 
@@ -178,15 +182,18 @@ const pathOf = ({ id, name, curve }: Sample): Path => ({
   curve: curve as Path['curve'],
 });
 
-const runOf = ({ id, name, spec, job = {} }: Sample): Run => ({
+const runOf = ({ id, name, spec, laying, frames = JOB_DEFAULTS.shape.frames }: Sample): Run => ({
   id: `${id}-run`,
   name,
   visible: true,
-  segment: id,
   path: `${id}-path`,
-  laying: { ...JOB_DEFAULTS.laying, gap: pitchGap(spec) ?? 0, ...job.laying },
-  bending: { ...JOB_DEFAULTS.bending, ...job.bending },
-  motion: { ...JOB_DEFAULTS.motion, ...job.motion },
+  ...JOB_DEFAULTS,
+  shape: { ...JOB_DEFAULTS.shape, frames },
+  courses: [
+    newCourse(id, {
+      laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap: pitchGap(spec) ?? 0 }, ...laying },
+    }),
+  ],
 });
 
 /** The landing's causeway with the drain along its kerb, both on one path. */
@@ -219,15 +226,21 @@ export const causeway = (): Project => ({
     },
   ],
   runs: [
-    { id: 'causeway', name: 'Causeway', visible: true, segment: 'kerbed-road', path: 'causeway-line', ...JOB_DEFAULTS },
+    {
+      id: 'causeway',
+      name: 'Causeway',
+      visible: true,
+      path: 'causeway-line',
+      ...JOB_DEFAULTS,
+      courses: [newCourse('kerbed-road')],
+    },
     {
       id: 'kerb-drain-run',
       name: 'Kerb drain',
       visible: true,
-      segment: 'kerb-drain',
       path: 'causeway-line',
       ...JOB_DEFAULTS,
-      laying: { ...JOB_DEFAULTS.laying, rule: 'onePiece' },
+      courses: [newCourse('kerb-drain', { laying: { ...COURSE_DEFAULTS.laying, ...ONE_PIECE } })],
     },
   ],
 });

@@ -1,7 +1,7 @@
-import type { Problem } from '../../core/math/result';
+import type { Problem, ProblemCode } from '../../core/math/result';
 
 /** What a storage's error means, by its name (W3C Indexed Database API 3.0, section 3; WHATWG Storage). */
-const CODES: Readonly<Record<string, string>> = {
+const CODES: Readonly<Record<string, Extract<ProblemCode, `storage.${string}`>>> = {
   QuotaExceededError: 'storage.full',
   VersionError: 'storage.newer',
   SecurityError: 'storage.refused',

@@ -101,11 +101,11 @@ export function BentView() {
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
-        {result && run?.visible && <FindingMarks viewport={viewport} path={result.view.path} />}
+        {result && run?.visible && <FindingMarks viewport={viewport} path={result.path} />}
         {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
         {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} />}
         <GuideDisc viewport={viewport} />
-        {result && run?.visible && <StationMarker viewport={viewport} path={result.view.path} />}
+        {result && run?.visible && <StationMarker viewport={viewport} path={result.path} />}
       </Box>
       <Box
         sx={{

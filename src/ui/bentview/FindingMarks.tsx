@@ -15,7 +15,7 @@ const MOST = 40;
 /** Where the selected run's findings lie. They take no pointer and lie under the points. */
 export function FindingMarks({ viewport, path }: { viewport: Viewport; path: PathView }) {
   const run = useRun();
-  const findings = useRunResult(run?.id)?.view.findings;
+  const findings = useRunResult(run?.id)?.findings;
   const places = useMemo(
     () =>
       groupFindings(findings ?? [], run?.setAside)

@@ -8,7 +8,6 @@ import type { GuideMesh } from '../../core/guides/guide-body';
 import { snapPlaces } from '../../core/guides/snap-places';
 import type { Guide } from '../../project/schema';
 import type { GuideView } from '../../engine/compute-api';
-import type { Result } from '../../core/math/result';
 import { useApp, useProject, useSession } from '../state/app-context';
 import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
 import type { Viewport } from './viewport';
@@ -85,7 +84,7 @@ function useGuideMesh(guide: Guide): GuideMesh | undefined {
     let isLive = true;
     const plain = { ...guide, shape: { ...shape, unit: 1 }, position: [0, 0, 0], turn: [0, 0, 0] } as const;
     void baker
-      .call((api) => api.guide(plain) as Promise<Result<GuideView>>)
+      .call((api) => api.guide(plain))
       .then((read) => isLive && read.ok && setBrought({ asset, mesh: read.value }))
       .catch(() => undefined); // a crash is told where it happened
     return () => {

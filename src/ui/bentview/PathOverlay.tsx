@@ -28,7 +28,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const view = useSession((s) => s.view);
   const chosen = useChosen();
   const result = useRunResult(run?.id);
-  const stations = result?.view.path.pointStations;
+  const stations = result?.path.pointStations;
   const { document, session } = useApp();
   const edit = useEdit();
   const set = useSet();
@@ -81,7 +81,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
 
   const shown = useShownPoints(viewport, curve.points, chosen);
   const holds = useMemo(() => {
-    const view = result?.view.path;
+    const view = result?.path;
     return new Map(shown.map((i) => [i, pathHolds(forwardAt(view, view?.pointStations[i]))]));
   }, [result, shown]);
   const point = selected === undefined ? undefined : curve.points[selected];

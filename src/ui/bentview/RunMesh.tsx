@@ -18,8 +18,8 @@ export interface Surface extends Pick<RunResult, 'topology' | 'surface'> {
 }
 
 /** A run's bent mesh. */
-export function RunMesh({ run, result: { view, topology, surface } }: { run: string; result: RunResult }) {
-  const { positions, normals, box, origin } = view;
+export function RunMesh({ run, result: { geometry, topology, surface } }: { run: string; result: RunResult }) {
+  const { positions, normals, box, origin } = geometry;
   return <SurfaceMesh {...{ run, positions, normals, box, origin, topology, surface }} />;
 }
 

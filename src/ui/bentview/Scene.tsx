@@ -93,9 +93,9 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       {shown.map(({ run, result }) => (
         <RunMesh key={run.id} run={run.id} result={result} />
       ))}
-      {own && !isResultOnly && <PathLine line={own.result.view.path.line} colour={tokens.leaf} casing={tokens.paper} />}
+      {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
       {own && comb && !isResultOnly && (
-        <FrameComb path={own.result.view.path} size={combSize(own.result.view.segment.box)} colour={tokens.sky} />
+        <FrameComb path={own.result.path} size={combSize(own.result.segment.box)} colour={tokens.sky} />
       )}
       {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
       <Quality />

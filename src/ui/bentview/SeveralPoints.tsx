@@ -1,6 +1,6 @@
 'use client';
 
-import { middleOf } from '../../core/curve/edit/transform-points';
+import { middleOf } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import { sub, type Vec3 } from '../../core/math/vec3';
 import { transform } from '../../project/commands/paths';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { transformPoints, type Transform } from '../../core/curve/edit/transform-points';
+import { transformPoints, type Transform } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import { add, distance, dot, scale, sub, X_AXIS, Y_AXIS, Z_AXIS, type Vec3 } from '../../core/math/vec3';
 import { changeCurve } from '../../project/commands/paths';

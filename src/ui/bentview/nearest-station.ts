@@ -1,4 +1,4 @@
-import { firstAfter } from '../../core/frames/tightness';
+import { firstAfter } from '../../core/math/first-after';
 import { sub, type Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';
 import type { Viewport } from './viewport';

@@ -1,9 +1,9 @@
 import { buildArcTable } from '../../core/curve/arc-table';
-import { extendPath } from '../../core/curve/edit/extend';
+import { extendPath } from '../../core/edit/extend';
 import { compileCurve, type CurveSpec } from '../../core/curve/registry';
 import { buildFrameTable } from '../../core/frames/build-frame-table';
 import { FORWARD, FRAME_STRIDE } from '../../core/frames/frame-table';
-import { tightest } from '../../core/frames/tightness';
+import { tightest } from '../../core/shape/tightest';
 import { add, cross, normalize, scale, type Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 

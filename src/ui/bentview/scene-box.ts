@@ -1,6 +1,6 @@
 import { add, type Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
-import type { RunView } from '../../engine/run-view';
+import type { PathView } from '../../engine/path-view';
 import type { RunResult } from '../state/results-store';
 
 export interface Sphere {
@@ -29,8 +29,10 @@ export function startBox({ min, max }: Box): SceneBox {
 /** The box round some runs, grown or not: where their paths lead their segments, and what is there of their meshes. */
 export function sceneBox(results: readonly RunResult[], empty = EMPTY_SCENE): SceneBox {
   const places = framePlaces(results, empty);
-  for (const { view } of results)
-    if (view.positions.length > 0) places.push(add(view.box.min, view.origin), add(view.box.max, view.origin));
+  for (const { geometry } of results) {
+    const { positions, box, origin } = geometry;
+    if (positions.length > 0) places.push(add(box.min, origin), add(box.max, origin));
+  }
   const extreme = (pick: (...values: number[]) => number, c: number) =>
     places.reduce((v, p) => pick(v, p[c]!), places[0]![c]!);
   const all = (pick: (...values: number[]) => number): Vec3 => [extreme(pick, 0), extreme(pick, 1), extreme(pick, 2)];
@@ -44,21 +46,21 @@ export function boundingSphere({ min, max }: SceneBox): Sphere {
 
 /** Places that a picture of some runs should show: along their paths, above and below by what they reach. */
 export function framePlaces(results: readonly RunResult[], empty = EMPTY_SCENE): Vec3[] {
-  const places = results.flatMap(({ view }) => placesAlong(view));
+  const places = results.flatMap(placesAlong);
   if (places.length > 0) return places;
   const { min, max } = empty;
   return [0, 1].flatMap((a) => [0, 1].map((b): Vec3 => [a ? max[0] : min[0], 0, b ? max[2] : min[2]]));
 }
 
 /** While one run is dragged those of the others stay. */
-const KNOWN = new WeakMap<RunView, readonly Vec3[]>();
+const KNOWN = new WeakMap<PathView, readonly Vec3[]>();
 
-function placesAlong(view: RunView): readonly Vec3[] {
-  const known = KNOWN.get(view);
+function placesAlong({ path, segment }: RunResult): readonly Vec3[] {
+  const known = KNOWN.get(path);
   if (known) return known;
   const places: Vec3[] = [];
-  const { line } = view.path;
-  const { min, max } = view.segment.box;
+  const { line } = path;
+  const { min, max } = segment.box;
   const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
   const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
   for (let i = 0; i < line.length; i += stride) {
@@ -66,6 +68,6 @@ function placesAlong(view: RunView): readonly Vec3[] {
     for (const dx of [-wide, wide])
       for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
   }
-  KNOWN.set(view, places);
+  KNOWN.set(path, places);
   return places;
 }

@@ -1,4 +1,4 @@
-import { drawOn, redrawPart, strokePoints } from '../../core/curve/edit/stroke';
+import { drawOn, redrawPart, strokePoints } from '../../core/edit/stroke';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';

@@ -50,15 +50,15 @@ export function usePen(
   const isOn = useSession((s) => s.tool === 'pen');
   const selected = useSession((s) => s.point);
   const run = useRun();
-  const known = useRunResult(run?.id)?.view.path.length ?? 0;
+  const known = useRunResult(run?.id)?.path.length ?? 0;
   const [at, setAt] = useState<PenAt>();
   const [place, setPlace] = useState<Vec3>();
   const curve = path?.curve as CurveSpec | undefined;
   const points = curve?.points ?? [];
   const end = selected === 0 && points.length > 1 ? ('start' as const) : ('end' as const);
   const from = points[end === 'start' ? 0 : points.length - 1]?.position;
-  const gauge = run?.bending.gauge ?? 1;
-  const up = run?.bending.frames.up;
+  const gauge = run?.shape.gauge ?? 1;
+  const up = run?.shape.frames.up;
 
   const wide = useMemo(() => box && thicker(box, gauge), [box, gauge]);
   const preview = useMemo(() => {

@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Result } from '../../core/math/result';
 import type { Box } from '../../core/mesh/box';
-import type { Path, Segment } from '../../project/schema';
+import { segmentOf, type Path, type Segment } from '../../project/schema';
 import { useApp, useProject, useResults, useRun, useRunResult } from '../state/app-context';
 
 /** The box of the segment that is about to be laid; a first run's path begins in a view that fits it. */
@@ -9,11 +8,11 @@ export function useStart(path: Path | undefined): Box | undefined {
   const { session } = useApp();
   const run = useRun();
   const result = useRunResult(run?.id);
-  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const segment = useProject((s) => segmentOf(s.project, run));
   const hasGuides = useProject((s) => s.project.guides.some(({ visible }) => visible));
   const hasResults = useResults((s) => s.results.size > 0);
   const asked = useSegmentBox(result ? undefined : segment);
-  const box = result?.view.segment.box ?? asked;
+  const box = result?.segment.box ?? asked;
   const isFirst = path?.curve.points.length === 0 && !hasGuides && !hasResults;
   useEffect(() => {
     if (isFirst && box) session.getState().frame('all');
@@ -29,7 +28,7 @@ function useSegmentBox(segment: Segment | undefined): Box | undefined {
     if (!segment) return;
     let isLive = true;
     const { source, prepare } = segment;
-    const ask = baker.call((api) => api.box({ source, prepare, finishes: [] }) as Promise<Result<Box>>);
+    const ask = baker.call((api) => api.box({ source, prepare, finishes: [] }));
     ask.then(
       (result) => isLive && result.ok && setKnown({ of: segment, box: result.value }),
       () => undefined, // a crash is told by the run itself

@@ -78,7 +78,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
       if (to) session.getState().set({ ruler: ruler.length === 1 ? [ruler[0]!, to] : [to] });
       return;
     }
-    const station = path && result ? nearestStation(viewport, result.view.path, x, y, NEAR) : undefined;
+    const station = path && result ? nearestStation(viewport, result.path, x, y, NEAR) : undefined;
     if (station !== undefined) return insert(station);
     const other = viewport.runAt(x, y);
     if (other) session.getState().set(other === run?.id ? none : { ...none, run: other });
@@ -97,8 +97,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
         pressed.current = event.button === 0 && isScene ? at(event) : undefined;
         if (!pressed.current) return;
         if (tool === 'freehand' || tool === 'choose') event.currentTarget.setPointerCapture(event.pointerId);
-        if (tool === 'freehand')
-          drawing.start(pressed.current.x, pressed.current.y, level ?? [0, 0, 0], result?.view.path);
+        if (tool === 'freehand') drawing.start(pressed.current.x, pressed.current.y, level ?? [0, 0, 0], result?.path);
       },
       onPointerMove: (event: PointerEvent<HTMLElement>) => {
         const { x, y } = at(event);
@@ -107,7 +106,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
         if (pressed.current && tool === 'freehand') drawing.go(x, y);
         if (pressed.current && tool === 'choose') setBox({ from: pressed.current, to: { x, y } });
         if (event.buttons !== 0) return;
-        const station = result && nearestStation(viewport, result.view.path, x, y, NEAR * 1.6);
+        const station = result && nearestStation(viewport, result.path, x, y, NEAR * 1.6);
         if (station !== session.getState().station) session.getState().set({ station });
       },
       onPointerLeave: () => {
@@ -121,7 +120,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
         setBox(undefined);
         if (!from) return;
         const to = at(event);
-        if (tool === 'freehand') return drawing.end(run, path, result?.view.path);
+        if (tool === 'freehand') return drawing.end(run, path, result?.path);
         const isClick = Math.hypot(to.x - from.x, to.y - from.y) <= STILL;
         if (tool === 'choose' && !isClick) chooseWithin(from, to, event.ctrlKey || event.metaKey);
         else if (isClick) click(to);

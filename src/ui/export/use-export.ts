@@ -1,9 +1,7 @@
 import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
-import type { Result } from '../../core/math/result';
-import { proxy, Stopped } from '../../engine/compute-client';
+import { Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
-import type { NamedBytes } from '../../formats/format';
 import { FORMATS, type FormatName } from '../../formats/registry';
 import { fileNameOf, saveFiles } from '../save-file';
 import { useApp } from '../state/app-context';
@@ -25,10 +23,7 @@ export function useExport() {
     show(0);
     try {
       const baked = await baker.call(
-        (api) =>
-          api.bake(project, format.extensions[0]!, name, { run, time, guides }, proxy(show)) as Promise<
-            Result<{ files: readonly NamedBytes[] }>
-          >,
+        (api) => api.bake(project, format.extensions[0]!, name, { run, time, guides }, show),
         controller.signal,
       );
       if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));

@@ -1,7 +1,7 @@
 import jsep, { type Expression } from 'jsep';
 
 /** What a number field holds. Inside: metres, radians, seconds, plain numbers. */
-export type QuantityName = 'length' | 'angle' | 'time' | 'percent' | 'plain';
+export type QuantityName = 'length' | 'angle' | 'time' | 'speed' | 'percent' | 'plain';
 
 interface Quantity {
   /** Inside units per unit shown. */
@@ -20,6 +20,7 @@ export const QUANTITIES: Readonly<Record<QuantityName, Quantity>> = {
   },
   angle: { units: { '°': DEGREE, deg: DEGREE, rad: 1, turn: 2 * Math.PI, turns: 2 * Math.PI }, shown: '°', digits: 2 },
   time: { units: { ms: 0.001, s: 1, min: 60 }, shown: 's', digits: 3 },
+  speed: { units: { 'm/s': 1, 'km/h': 1 / 3.6, 'ft/s': 0.3048 }, shown: 'm/s', digits: 3 },
   percent: { units: { '%': 0.01 }, shown: '%', digits: 2 },
   plain: { units: {}, shown: '', digits: 4 },
 };
@@ -30,7 +31,7 @@ interface Measured {
   readonly power: number;
 }
 
-const WITH_UNIT = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°%"']*)/g;
+const WITH_UNIT = /(\d+(?:\.\d*)?(?:e[-+]?\d+)?|\.\d+)\s*([a-z°%"']*(?:\/[sh])?)/g;
 
 /**
  * Reads "3.2 m", "8 ft 7 in", "-45°", "1/2 + 1", "3 * 0.9 m": numbers with or without units, and sums of them; what has no unit in the end

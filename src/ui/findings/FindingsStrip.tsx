@@ -16,7 +16,7 @@ const WIDTH = 268;
 export function FindingsStrip() {
   const run = useRun();
   const edit = useEdit();
-  const findings = useRunResult(run?.id)?.view.findings ?? [];
+  const findings = useRunResult(run?.id)?.findings ?? [];
   const told = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
   const problems = told.filter((problem) => !isUndrawn(problem)); // one that is about to be drawn is no trouble
   if (!run || !run.visible || (findings.length === 0 && problems.length === 0)) return null;

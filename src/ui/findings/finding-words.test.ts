@@ -1,5 +1,5 @@
 import { checks } from '../../core/findings/checks';
-import type { Finding } from '../../core/findings/finding';
+import type { Finding } from '../../core/findings/registry';
 import { findingWords } from './finding-words';
 
 const FACTS = {
@@ -21,7 +21,11 @@ const FACTS = {
 
 describe('findingWords', () => {
   it.each(Object.keys(checks))('has a title, an amount and a remedy for %s', (check) => {
-    const { title, text, remedy } = findingWords({ check, facts: FACTS, at: { from: 40, to: 42, station: 41.2 } });
+    const { title, text, remedy } = findingWords({
+      check,
+      facts: FACTS,
+      at: { from: 40, to: 42, station: 41.2 },
+    } as unknown as Finding);
     expect(title).not.toBe(check);
     expect(text).toMatch(/\d/);
     expect(`${text} ${remedy}`).not.toMatch(/NaN|undefined/);

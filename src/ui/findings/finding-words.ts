@@ -1,4 +1,4 @@
-import type { Finding } from '../../core/findings/finding';
+import type { CheckName, FactsOf, Finding } from '../../core/findings/registry';
 import { metres, percentText, radius, times } from '../format';
 
 /** A finding as people read it: what, where and how much, and the name of its remedy. */
@@ -8,68 +8,66 @@ export interface FindingWords {
   readonly remedy?: string;
 }
 
-type Facts = Finding['facts'];
-
 const place = (finding: Finding): string => (finding.at ? ` at station ${metres(finding.at.station)}` : '');
 
-const WORDS: Readonly<Record<string, (facts: Facts, finding: Finding) => FindingWords>> = {
+const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) => FindingWords } = {
   foldingOver: (f, finding) => ({
     title: 'Bend too tight for this segment',
-    text: `${f.radius === 0 ? 'A sharp corner' : `Radius ${radius(f.radius!)}`}${place(finding)}; the inner side needs ${radius(f.needed!)}.`,
-    remedy: `Round the bend to ${radius(finding.remedy?.kind === 'roundBend' ? finding.remedy.radius : f.needed!)}`,
+    text: `${f.radius === 0 ? 'A sharp corner' : `Radius ${radius(f.radius)}`}${place(finding)}; the inner side needs ${radius(f.needed)}.`,
+    remedy: `Round the bend to ${radius(finding.remedy?.kind === 'roundBend' ? finding.remedy.radius : f.needed)}`,
   }),
   tooNearGuide: (f, finding) => ({
-    title: f.gap! < 0 ? 'Passes through a guide' : 'Too near to a guide',
+    title: f.gap < 0 ? 'Passes through a guide' : 'Too near to a guide',
     text:
-      f.gap! < 0
-        ? `By ${metres(-f.gap!)}${place(finding)}.`
-        : `${metres(f.gap!)} away${place(finding)}; it is to keep ${metres(f.wanted!)}.`,
+      f.gap < 0
+        ? `By ${metres(-f.gap)}${place(finding)}.`
+        : `${metres(f.gap)} away${place(finding)}; it is to keep ${metres(f.wanted)}.`,
     remedy: 'Push the path out',
   }),
   tooFewRows: (f, finding) => ({
     title: 'Too few rows to bend smoothly',
-    text: `Rows are ${metres(f.row!)} apart${place(finding)}; the bend needs one every ${metres(f.needed!)}.`,
+    text: `Rows are ${metres(f.row)} apart${place(finding)}; the bend needs one every ${metres(f.needed)}.`,
     remedy: 'Slice as the path needs it',
   }),
   tooCoarse: (f) => ({
     title: 'Too many bends to follow them all',
-    text: `The run keeps to its path within ${metres(f.off!)}; ${metres(f.wanted!)} is asked for.`,
-    remedy: `Accept ${metres(f.off!)}`,
+    text: `The run keeps to its path within ${metres(f.off)}; ${metres(f.wanted)} is asked for.`,
+    remedy: `Accept ${metres(f.off)}`,
   }),
   endMissed: (f) => ({
-    title: f.remainder! > 0 ? 'The run stops short' : 'The run goes past its reach',
+    title: f.remainder > 0 ? 'The run stops short' : 'The run goes past its reach',
     text:
-      f.remainder! > 0
-        ? `${metres(f.remainder!)} of the reach is bare.`
-        : `${metres(-f.remainder!)} lies beyond the end.`,
+      f.remainder > 0 ? `${metres(f.remainder)} of the reach is bare.` : `${metres(-f.remainder)} lies beyond the end.`,
     remedy: 'Fill, evening the stretch',
   }),
   overStretched: (f, { remedy }) => ({
-    title: f.stretch! > 1 ? `Stretched ${times(f.stretch!)}` : `Pressed to ${percentText(f.stretch! * 100)}`,
-    text: `A segment ${metres(f.length!)} long would fit as it is.`,
-    remedy: remedy?.kind === 'setLayingRule' ? 'Lay several, evening the stretch' : `Make it ${metres(f.length!)} long`,
+    title: f.stretch > 1 ? `Stretched ${times(f.stretch)}` : `Pressed to ${percentText(f.stretch * 100)}`,
+    text: `A segment ${metres(f.length)} long would fit as it is.`,
+    remedy: remedy?.kind === 'setLayingRule' ? 'Lay several, evening the stretch' : `Make it ${metres(f.length)} long`,
   }),
   roundingReduced: (f, finding) => ({
     title: 'A rounding does not fit',
-    text: `Point ${f.point! + 1}${place(finding)} asks for ${radius(f.asked!)} and has room for ${radius(f.used!)}.`,
-    remedy: `Set it to ${radius(f.used!)}`,
+    text: `Point ${f.point + 1}${place(finding)} asks for ${radius(f.asked)} and has room for ${radius(f.used)}.`,
+    remedy: `Set it to ${radius(f.used)}`,
   }),
   steepPath: (f, finding) => ({
     title: 'The path climbs straight up',
-    text: `For ${metres(f.length!)}${place(finding)} it runs vertically, so there is no upright; the turn is spread over this stretch.`,
+    text: `For ${metres(f.length)}${place(finding)} it runs vertically, so there is no upright; the turn is spread over this stretch.`,
     remedy: 'Use least twist',
   }),
   offMiddle: (f) => ({
     title: 'The mesh lies beside its own middle',
-    text: `Its middle is ${metres(f.offset!)} off the path.`,
+    text: `Its middle is ${metres(f.offset)} off the path.`,
     remedy: 'Put its middle on the path',
   }),
   absurdSize: (f) => ({
     title: 'The mesh has an unlikely size',
-    text: `Its longest side is ${metres(f.size!)}; the unit of the file is probably another.`,
-    remedy: `Take one unit as ${metres(f.unit!)}`,
+    text: `Its longest side is ${metres(f.size)}; the unit of the file is probably another.`,
+    remedy: `Take one unit as ${metres(f.unit)}`,
   }),
 };
 
-export const findingWords = (finding: Finding): FindingWords =>
-  WORDS[finding.check]?.(finding.facts, finding) ?? { title: finding.check, text: place(finding) };
+export function findingWords(finding: Finding): FindingWords {
+  const words = WORDS[finding.check] as (facts: Finding['facts'], finding: Finding) => FindingWords; // a check with its own facts
+  return words(finding.facts, finding);
+}

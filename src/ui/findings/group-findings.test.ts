@@ -1,12 +1,8 @@
-import type { Finding } from '../../core/findings/finding';
+import type { Finding } from '../../core/findings/registry';
 import { asideCount, groupFindings } from './group-findings';
 
-const at = (check: string, station: number, guide?: string): Finding => ({
-  check,
-  at: { from: station, to: station, station },
-  facts: {},
-  ...(guide && { guide }),
-});
+const at = (check: string, station: number, guide?: string): Finding =>
+  ({ check, at: { from: station, to: station, station }, facts: {}, ...(guide && { guide }) }) as unknown as Finding;
 const ALL = [at('foldingOver', 30), at('tooNearGuide', 4, 'a'), at('foldingOver', 10), at('tooNearGuide', 5, 'b')];
 
 describe('groupFindings', () => {

@@ -1,4 +1,4 @@
-import type { Finding } from '../../core/findings/finding';
+import type { Finding } from '../../core/findings/registry';
 
 /** Findings that have one cause: of one check, and about one guide where they are about any. */
 export interface FindingGroup {

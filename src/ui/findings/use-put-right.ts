@@ -1,8 +1,6 @@
 import { enqueueSnackbar } from 'notistack';
-import type { CurveSpec } from '../../core/curve/registry';
-import type { Finding } from '../../core/findings/finding';
-import type { Result } from '../../core/math/result';
-import { sourceOf } from '../../engine/derive';
+import type { Finding } from '../../core/findings/registry';
+import { sourceOf } from '../../engine/run-source';
 import { applyRemedy } from '../../project/commands/apply-remedy';
 import { changeCurve } from '../../project/commands/paths';
 import { useApp } from '../state/app-context';
@@ -23,7 +21,7 @@ export function usePutRight(runId: string | undefined) {
       if (!guide || !source.ok) return;
       const { plugs } = project.paths.find(({ id }) => id === run.path) ?? {};
       const fixed = { start: plugs?.start !== undefined, end: plugs?.end !== undefined };
-      const curve = await ask((api) => api.pushOut(source.value, guide, fixed) as Promise<Result<CurveSpec>>);
+      const curve = await ask((api) => api.pushOut(source.value, guide, fixed));
       if (curve) edit((p) => changeCurve(p, run.path, (now) => (now === source.value.curve ? curve : now)));
       return;
     }

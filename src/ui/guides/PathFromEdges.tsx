@@ -3,10 +3,9 @@
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
-import { thinned } from '../../core/curve/tidy/thin-out';
+import { thinned } from '../../core/edit/tidy/thin-out';
 import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
 import { joinChains, type EdgeChain } from '../../core/guides/edge-chains';
-import type { Result } from '../../core/math/result';
 import { addPath, changeCurve } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import type { Guide } from '../../project/schema';
@@ -54,7 +53,7 @@ function Chains({ guide }: { guide: Guide }) {
   useEffect(() => {
     let isLive = true;
     const find = async () => {
-      const found = await ask((api) => api.edges(guide, sharp) as Promise<Result<readonly EdgeChain[]>>);
+      const found = await ask((api) => api.edges(guide, sharp));
       if (!isLive) return;
       setChains(found ?? []);
       setPicked([]);

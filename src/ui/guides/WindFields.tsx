@@ -2,8 +2,6 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
-import type { PathPoint } from '../../core/curve/path-spec';
-import type { Result } from '../../core/math/result';
 import { changeCurve } from '../../project/commands/paths';
 import type { Guide } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
@@ -30,7 +28,7 @@ export function WindFields({ guide }: { guide: Guide }) {
     />
   );
   const wind = async () => {
-    const points = await ask((api) => api.windRound(guide, winding) as Promise<Result<readonly PathPoint[]>>);
+    const points = await ask((api) => api.windRound(guide, winding));
     if (!points) return;
     edit((project) => changeCurve(project, run.path, () => ({ kind: 'smooth', closed: false, points })));
     set({ point: undefined, step: 'path', tool: 'shape' });

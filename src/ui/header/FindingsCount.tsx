@@ -16,7 +16,7 @@ export function FindingsCount() {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const all = runs.flatMap((run) =>
     run.visible
-      ? groupFindings(results.get(run.id)?.view.findings ?? [], run.setAside).map(({ findings }) => ({
+      ? groupFindings(results.get(run.id)?.findings ?? [], run.setAside).map(({ findings }) => ({
           run,
           finding: findings[0]!,
           count: findings.length,

@@ -1,7 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Result } from '../../core/math/result';
 import type { PlacedLine } from '../../engine/brought-file';
-import { proxy } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import type { Placing } from '../../formats/paths/place-paths';
 import { useApp } from '../state/app-context';
@@ -24,9 +22,7 @@ export function usePlaced(placing: Placing) {
       for (let by: Placing | undefined; by !== wanted.current;) {
         by = wanted.current;
         setShare(0);
-        const result = await baker.call(
-          (api) => api.placed(by!, proxy(setShare)) as Promise<Result<readonly PlacedLine[]>>,
-        );
+        const result = await baker.call((api) => api.placed(by!, setShare));
         if (result.ok) setPlaced({ by, lines: result.value });
         setProblem(result.ok ? undefined : result.problems.map(problemWords).join(' '));
       }

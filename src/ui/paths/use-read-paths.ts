@@ -1,7 +1,6 @@
 import { useRef, useState } from 'react';
-import type { Result } from '../../core/math/result';
 import type { BroughtFile } from '../../engine/brought-file';
-import { proxy, Stopped } from '../../engine/compute-client';
+import { Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import { useApp } from '../state/app-context';
 import { CRASHED, tellResult } from '../state/tell';
@@ -28,10 +27,7 @@ export function useReadPaths() {
     show(0);
     try {
       const bytes = new Uint8Array(await file.arrayBuffer());
-      const result = await baker.call(
-        (api) => api.paths({ name: file.name, bytes }, proxy(show)) as Promise<Result<BroughtFile>>,
-        controller.current.signal,
-      );
+      const result = await baker.call((api) => api.paths({ name: file.name, bytes }, show), controller.current.signal);
       if (result.ok) {
         setRead((last) => ({ id: (last?.id ?? 0) + 1, fileName: file.name, brought: result.value }));
         tellResult(result);

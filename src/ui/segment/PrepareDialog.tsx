@@ -12,6 +12,7 @@ import {
   ToggleButton,
   Typography,
 } from '@mui/material';
+import { segmentOf } from '../../project/schema';
 import { useRef, useState } from 'react';
 import { setPrepare } from '../../project/commands/segments';
 import type { Vec3 } from '../../core/math/vec3';
@@ -34,7 +35,7 @@ export function PrepareDialog() {
   const edit = useEdit();
   const gesture = useGesture();
   const run = useRun();
-  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const segment = useProject((s) => segmentOf(s.project, run));
   const [tab, setTab] = useState<keyof typeof TABS>('turn');
   const painted = useRef<StiffZone>(undefined);
   const [isPicking, setPicking] = useState(false);

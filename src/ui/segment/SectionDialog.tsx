@@ -1,5 +1,6 @@
 'use client';
 
+import { segmentOf } from '../../project/schema';
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CrossSection, SectionCorner } from '../../core/segment/cross-section';
@@ -19,7 +20,7 @@ export function SectionDialog() {
   const set = useSet();
   const edit = useEdit();
   const run = useRun();
-  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const segment = useProject((s) => segmentOf(s.project, run));
   const [corner, setCorner] = useState<number>();
   const spec = segment?.source.from === 'maker' ? (segment.source.spec as MakerSpec) : undefined;
   if (!segment || (spec?.kind !== 'crossSection' && spec?.kind !== 'turnedProfile')) return null;

@@ -1,9 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Result } from '../../core/math/result';
 import type { SegmentParts } from '../../engine/ready-segment';
 import type { SegmentView } from '../../engine/segment-view';
 import { problemWords } from '../../engine/problem-words';
-import { proxy, Stopped } from '../../engine/compute-client';
+import { Stopped } from '../../engine/compute-client';
 import type { Segment } from '../../project/schema';
 import { useApp } from '../state/app-context';
 import { CRASHED } from '../state/tell';
@@ -37,9 +36,9 @@ export function useSegmentView(segment: Segment | undefined): SegmentPreparing {
     const show = (next: Partial<Shown>) =>
       isLive && setShown((before) => ({ view: before.view, problem: undefined, ...next, of: asked }));
     const own = (controller.current = new AbortController());
-    const tell = proxy((done: number) => isLive && setShare(done));
+    const tell = (done: number) => isLive && setShare(done);
     baker
-      .call((api) => api.segment(asked, tell) as Promise<Result<SegmentView>>, own.signal)
+      .call((api) => api.segment(asked, tell), own.signal)
       .then(
         (result) => show(result.ok ? { view: result.value } : { problem: problemWords(result.problems[0]!) }),
         (error) =>

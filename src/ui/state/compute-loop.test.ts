@@ -1,13 +1,11 @@
-import { unwrap } from '../../core/testing/runs';
 import { loadFrom } from '../../engine/bake';
 import { Crashed, type ComputeClient } from '../../engine/compute-client';
-import { Deriver, type RunSource } from '../../engine/derive';
-import { buildRunView, SegmentNumbers, type Held } from '../../engine/run-view';
-import { ok } from '../../core/math/result';
+import { Deriver } from '../../engine/derive';
+import { RunViewer, type ViewAsk } from '../../engine/run-viewer';
 import { deletePoints, movePoint } from '../../project/commands/paths';
 import type { Vec3 } from '../../core/math/vec3';
 import { addGuide, changeGuide } from '../../project/commands/guides';
-import { changeRun, deleteRun, renameProject, setStep } from '../../project/commands/runs';
+import { changeRun, deleteRun, renameProject, setMotion, setRule } from '../../project/commands/runs';
 import type { Project } from '../../project/schema';
 import { causeway } from '../../project/samples';
 import { ComputeLoop } from './compute-loop';
@@ -22,23 +20,24 @@ function start({ crashes = 0 } = {}) {
   const results = createResultsStore();
   document.getState().open(deleteRun(causeway(), 'kerb-drain-run'));
   const deriver = new Deriver(loadFrom(new Map()));
-  const numbers = new SegmentNumbers('test:');
+  const viewer = new RunViewer(deriver, 'test:');
   const calls: number[] = [];
   let left = crashes;
   const api = {
-    async view(source: RunSource, time: number | null, held: Held) {
-      calls.push(source.curve.points[3]?.position[0] ?? NaN);
-      await new Promise((done) => setTimeout(done, 5));
+    async view(ask: ViewAsk) {
+      if (ask.source) calls.push(ask.source.curve.points[3]?.position[0] ?? NaN);
+      else calls.push(NaN);
+      await new Promise((done) => setTimeout(done, 1));
       if (left-- > 0) throw new Crashed('gone');
-      const derived = await deriver.derive(source, time);
-      return derived.ok ? ok(buildRunView(unwrap(derived), held, numbers)) : derived;
+      return viewer.view(ask);
     },
+    keepOnly: async (runs: readonly string[]) => viewer.keepOnly(runs),
   };
   const client = { call: (work: (a: typeof api) => Promise<unknown>) => work(api) } as unknown as ComputeClient;
   let told = 0;
   const loop = new ComputeLoop({ document, session, results }, client, () => told++);
   const idle = async () => {
-    do await new Promise((done) => setTimeout(done, 20));
+    do await new Promise((done) => setTimeout(done, 2));
     while (results.getState().busy.size > 0);
   };
   return { document, session, results, calls, loop, idle, told: () => told };
@@ -51,7 +50,7 @@ describe('ComputeLoop', () => {
     await idle();
     expect(calls.length).toBeLessThanOrEqual(2);
     expect(calls[calls.length - 1]).toBe(20);
-    expect(results.getState().results.get('causeway')!.view.laying.placements.length).toBeGreaterThan(20);
+    expect(results.getState().results.get('causeway')!.layout.placements.length).toBeGreaterThan(20);
     loop.close();
   });
 
@@ -108,7 +107,7 @@ describe('ComputeLoop', () => {
     await asks('the same time', () => session.getState().set({ time: 1.5 }), false);
     await asks(
       'motion',
-      edit((p) => setStep(p, 'causeway', 'motion', { seconds: 9 })),
+      edit((p) => setMotion(p, 'causeway', { kind: 'stretchOut', seconds: 9 })),
       true,
     );
     const post = { shape: { from: 'body' as const, kind: 'post' as const, sizes: {} }, position: [0, 0, 50] as Vec3, turn: [0, 0, 0] as Vec3 }; // prettier-ignore
@@ -139,13 +138,13 @@ describe('ComputeLoop', () => {
   it('has a topology that fits the positions after every change of count', async () => {
     const { document, results, idle, loop } = start();
     for (const count of [3, 7, 2, 12]) {
-      document.getState().edit((p) => setStep(p, 'causeway', 'laying', { rule: 'byCount', count }));
+      document.getState().edit((p) => setRule(p, 'causeway', { kind: 'byCount', count, over: 'own', gap: 0 }));
       await idle();
-      const { view, topology } = results.getState().results.get('causeway')!;
-      expect(view.laying.placements).toHaveLength(count);
-      expect(topology.uvs.length / 2).toBe(view.positions.length / 3);
-      expect(topology.indices.reduce((a, b) => Math.max(a, b), 0)).toBe(view.positions.length / 3 - 1);
-      expect(topology.indices.length / 3).toBe(view.triangles);
+      const { layout, geometry, topology } = results.getState().results.get('causeway')!;
+      expect(layout.placements).toHaveLength(count);
+      expect(topology.uvs.length / 2).toBe(geometry.positions.length / 3);
+      expect(topology.indices.reduce((a, b) => Math.max(a, b), 0)).toBe(geometry.positions.length / 3 - 1);
+      expect(topology.indices.length / 3).toBe(geometry.triangles);
     }
     loop.close();
   });

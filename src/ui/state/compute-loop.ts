@@ -1,7 +1,7 @@
 import { Crashed, type ComputeClient } from '../../engine/compute-client';
-import { sourceOf, type RunSource } from '../../engine/derive';
-import type { Problem, Result } from '../../core/math/result';
-import type { RunView } from '../../engine/run-view';
+import { isSameSource, sourceOf, type RunSource } from '../../engine/run-source';
+import type { Problem } from '../../core/math/result';
+import type { RunFacets } from '../../engine/facets';
 import type { DocumentStore } from './document-store';
 import type { ResultsStore } from './results-store';
 import type { SessionStore } from './session-store';
@@ -14,14 +14,7 @@ interface Asked {
 }
 
 const isSame = (a: Asked | undefined, b: Asked): boolean =>
-  a !== undefined &&
-  a.time === b.time &&
-  a.source.segment === b.source.segment &&
-  a.source.curve === b.source.curve &&
-  a.source.guides === b.source.guides &&
-  a.source.job.laying === b.source.job.laying &&
-  a.source.job.bending === b.source.job.bending &&
-  a.source.job.motion === b.source.job.motion;
+  a !== undefined && a.time === b.time && isSameSource(a.source, b.source);
 
 /** Keeps the results in step with the project: each run has one call under way, and then the newest state is asked for. */
 export class ComputeLoop {
@@ -31,6 +24,8 @@ export class ComputeLoop {
   readonly #client: ComputeClient;
   readonly #onCrash: () => void;
   readonly #done = new Map<string, Asked>();
+  /** What the worker has of each run. */
+  readonly #sent = new Map<string, RunSource>();
   readonly #running = new Set<string>();
   readonly #stops: (() => void)[];
 
@@ -65,6 +60,8 @@ export class ComputeLoop {
       const keep = <V>(map: ReadonlyMap<string, V>) => new Map([...map].filter(([id]) => ids.has(id)));
       this.#results.setState({ results: keep(results), problems: keep(problems) });
       for (const id of this.#done.keys()) if (!ids.has(id)) this.#done.delete(id);
+      for (const id of this.#sent.keys()) if (!ids.has(id)) this.#sent.delete(id);
+      void this.#client.call((api) => api.keepOnly([...ids])).catch(() => undefined); // a new worker holds nothing
     }
     for (const { id } of project.runs) if (!this.#running.has(id)) void this.#compute(id);
   }
@@ -101,14 +98,19 @@ export class ComputeLoop {
 
   async #ask(id: string, { source, time }: Asked): Promise<void> {
     const kept = this.#results.getState().results.get(id);
-    const held = { topologyKey: kept?.view.topologyKey, surfaceKey: kept?.view.surfaceKey };
-    const result = await this.#client.call((api) => api.view(source, time, held) as Promise<Result<RunView>>);
-    if (!result.ok) return this.#setProblems(id, result.problems);
-    const view = result.value;
-    const topology = view.topology ?? kept?.topology;
-    const surface = view.surface ?? kept?.surface;
-    if (!topology || !surface) return;
-    this.#results.setState(({ results }) => ({ results: new Map(results).set(id, { view, topology, surface }) }));
+    const sent = this.#sent.get(id);
+    const isSent = sent !== undefined && isSameSource(sent, source);
+    const ask = { run: id, time, held: kept?.versions ?? {}, ...(!isSent && { source }) };
+    const answer = await this.#client.call((api) => api.view(ask));
+    this.#sent.set(id, source);
+    if (!answer.ok && answer.problems[0]?.code === 'run.unheld') {
+      this.#sent.delete(id); // the worker was started anew since
+      return this.#ask(id, { source, time });
+    }
+    if (!answer.ok) return this.#setProblems(id, answer.problems);
+    const { versions, changed } = answer.value;
+    const result = { ...kept, ...changed, versions } as RunFacets & { versions: typeof versions };
+    this.#results.setState(({ results }) => ({ results: new Map(results).set(id, result) }));
     this.#setProblems(id, []);
   }
 

@@ -1,4 +1,5 @@
 /** @jest-environment ./scripts/page-environment.mjs */
+import { firstCourse } from '../../project/schema';
 import { act, renderHook } from '@testing-library/react';
 import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
@@ -51,7 +52,7 @@ describe('useNewRun', () => {
     const { current } = services.hook(useNewRun);
     act(() => current.addMade('plank'));
     const [first] = services.project().runs.slice(-1);
-    expect(first).toMatchObject({ name: 'Plank', laying: { gap: 0 } });
+    expect(first).toMatchObject({ name: 'Plank', courses: [{ laying: { rule: { gap: 0 } } }] });
     expect(services.session.getState()).toMatchObject({ run: first!.id, tool: 'pen', step: 'path' });
     act(() => current.addMade('plank', first!.path));
     const [second] = services.project().runs.slice(-1);
@@ -68,7 +69,7 @@ describe('useNewRun', () => {
     const { source } = project.segments[project.segments.length - 1]!;
     // A link reaches two bars beyond its inner length: the next one begins where that ends.
     const { bar } = (source as { spec: { bar: number } }).spec;
-    expect(run.laying.gap).toBeCloseTo(-2 * bar, 6);
+    expect((firstCourse(run).laying.rule as { gap: number }).gap).toBeCloseTo(-2 * bar, 6);
   });
 });
 

@@ -1,13 +1,10 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Problem } from '../../core/math/result';
-import type { Topology } from '../../core/bending/build-run';
-import type { RunView } from '../../engine/run-view';
+import type { RunFacets, Versions } from '../../engine/facets';
 
-/** A computed run with what the page has kept of it. */
-export interface RunResult {
-  readonly view: RunView;
-  readonly topology: Topology;
-  readonly surface: NonNullable<RunView['surface']>;
+/** A computed run: all of its facets, and which they are. */
+export interface RunResult extends RunFacets {
+  readonly versions: Versions;
 }
 
 export interface ResultsState {

@@ -1,5 +1,5 @@
 import { createStore, type StoreApi } from 'zustand';
-import type { Finding } from '../../core/findings/finding';
+import type { Finding } from '../../core/findings/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { StepName } from './steps';
 

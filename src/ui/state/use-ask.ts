@@ -1,6 +1,5 @@
 import type { Result } from '../../core/math/result';
 import type { ComputeApi } from '../../engine/compute-api';
-import type { Remote } from 'comlink';
 import { useCallback } from 'react';
 import { useApp } from './app-context';
 import { CRASHED, tell, tellResult } from './tell';
@@ -9,7 +8,7 @@ import { CRASHED, tell, tellResult } from './tell';
 export function useAsk() {
   const { baker } = useApp();
   return useCallback(
-    async <T>(question: (api: Remote<ComputeApi>) => Promise<Result<T>>): Promise<T | undefined> => {
+    async <T>(question: (api: ComputeApi) => Promise<Result<T>>): Promise<T | undefined> => {
       try {
         const answer = await baker.call((api) => question(api));
         tellResult(answer);

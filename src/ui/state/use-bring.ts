@@ -1,7 +1,6 @@
 import { useState } from 'react';
-import { proxy, Stopped } from '../../engine/compute-client';
+import { Stopped } from '../../engine/compute-client';
 import type { BroughtMesh } from '../../engine/compute-api';
-import type { Result } from '../../core/math/result';
 import { useApp } from './app-context';
 import { CRASHED, tell, tellResult } from './tell';
 
@@ -28,10 +27,7 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
         files.map(async (file) => ({ name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) })),
       );
       show(0.2);
-      const result = await baker.call(
-        (api) => api.bring(read, proxy(show)) as Promise<Result<BroughtMesh>>,
-        controller.signal,
-      );
+      const result = await baker.call((api) => api.bring(read, show), controller.signal);
       tellResult(result);
       if (result.ok) onBrought(result.value);
     } catch (error) {

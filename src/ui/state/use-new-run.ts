@@ -2,7 +2,7 @@ import { maker, pitchGap, type MakerName } from '../../core/segment/registry';
 import { addPath } from '../../project/commands/paths';
 import { addRun, freeName } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
-import { JOB_DEFAULTS, MADE_PREPARE, makerDefaults } from '../../project/defaults';
+import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse, MADE_PREPARE, makerDefaults } from '../../project/defaults';
 import { newId } from '../../project/new-id';
 import type { Segment } from '../../project/schema';
 import { useApp } from './app-context';
@@ -21,10 +21,9 @@ export function useNewRun() {
         id: run,
         name,
         visible: true,
-        segment: segment.id,
         path: alongPath ?? ownPath,
         ...JOB_DEFAULTS,
-        laying: { ...JOB_DEFAULTS.laying, gap },
+        courses: [newCourse(segment.id, { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })],
       });
     });
     session

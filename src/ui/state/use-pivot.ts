@@ -1,4 +1,4 @@
-import { middleOf } from '../../core/curve/edit/transform-points';
+import { middleOf } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import { useChosen, useSession } from './app-context';

@@ -1,6 +1,6 @@
 import { enqueueSnackbar } from 'notistack';
 import { useRef } from 'react';
-import { pointsAt, pointsFromText, pointsToText } from '../../core/curve/edit/point-text';
+import { pointsAt, pointsFromText, pointsToText } from '../../core/edit/point-text';
 import type { PathPoint } from '../../core/curve/path-spec';
 import { pastePoints } from '../../project/commands/paths';
 import { plural } from '../format';

@@ -9,7 +9,7 @@ import type { StationScale } from './Lane';
 export function FindingMarks({ x }: { x: StationScale }) {
   const run = useRun();
   const set = useSet();
-  const findings = useRunResult(run?.id)?.view.findings ?? [];
+  const findings = useRunResult(run?.id)?.findings ?? [];
   const places = groupFindings(findings, run?.setAside).flatMap((group) => group.findings.filter(({ at }) => at));
   return places.map((finding, i) => (
     <path

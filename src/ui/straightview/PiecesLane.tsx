@@ -1,4 +1,4 @@
-import type { Laying } from '../../core/laying/lay';
+import type { Layout } from '../../core/layout/lay';
 import { metres } from '../format';
 import type { StationScale } from './Lane';
 
@@ -6,7 +6,7 @@ import type { StationScale } from './Lane';
 const MOST_BLOCKS = 600;
 
 /** Pieces as blocks where they lie. */
-export function PiecesLane({ x, laying: { placements } }: { x: StationScale; laying: Laying }) {
+export function PiecesLane({ x, layout: { placements } }: { x: StationScale; layout: Layout }) {
   const last = placements[placements.length - 1]!;
   const blocks =
     placements.length <= MOST_BLOCKS

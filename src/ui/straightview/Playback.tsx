@@ -4,16 +4,15 @@ import PauseRounded from '@mui/icons-material/PauseRounded';
 import PlayArrowRounded from '@mui/icons-material/PlayArrowRounded';
 import { Box, IconButton, Slider, Tooltip, Typography } from '@mui/material';
 import { useEffect } from 'react';
+import { secondsOf } from '../../core/motion/registry';
 import { seconds } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
 
-/** Play, pause and scrub through the growth of all runs. */
+/** Play, pause and scrub through the motion of all runs. */
 export function Playback() {
   const { session } = useApp();
   const set = useSet();
-  const length = useProject((s) =>
-    s.project.runs.reduce((most, { motion }) => (motion.growth === 'none' ? most : Math.max(most, motion.seconds)), 0),
-  );
+  const length = useProject((s) => s.project.runs.reduce((most, { motion }) => Math.max(most, secondsOf(motion)), 0));
   const time = useSession((s) => s.time);
   const isPlaying = useSession((s) => s.isPlaying);
 
@@ -33,7 +32,7 @@ export function Playback() {
   }, [isPlaying, length, session]);
 
   if (length === 0) return null;
-  const label = isPlaying ? 'Pause' : 'Play the growth';
+  const label = isPlaying ? 'Pause' : 'Play';
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 320 }}>
       <Tooltip title={`${label} (Space)`}>

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import type { Reach } from '../../core/laying/lay';
+import type { Reach } from '../../core/shape/reach';
 import { setStep } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
@@ -37,7 +37,7 @@ export function ReachHandles({
         : station > length - near
           ? null
           : Math.max(station, reach.from + near);
-    edit((project) => setStep(project, run.id, 'laying', { [end]: value }));
+    edit((project) => setStep(project, run.id, 'reach', { [end]: value }));
   };
   return (['from', 'to'] as const).map((end) => (
     <g
@@ -66,7 +66,7 @@ export function ReachHandles({
       }}
       onKeyDown={(event: KeyboardEvent) => {
         const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-        const now = run.laying[end] ?? (end === 'from' ? 0 : length); // the newest, which may not be laid yet
+        const now = run.reach[end] ?? (end === 'from' ? 0 : length); // the newest, which may not be laid yet
         if (by !== 0) put(end, now + (by * length) / 100);
       }}
     >

@@ -1,18 +1,10 @@
-import type { Reach } from '../../core/laying/lay';
+import type { Reach } from '../../core/shape/reach';
 import type { Run } from '../../project/schema';
 import { degrees } from '../format';
 import type { StationScale } from './Lane';
 
 /** Roll from the start of the reach to its end. */
-export function RollLane({
-  x,
-  bending: { roll, turns },
-  reach,
-}: {
-  x: StationScale;
-  bending: Run['bending'];
-  reach: Reach;
-}) {
+export function RollLane({ x, shape: { roll, turns }, reach }: { x: StationScale; shape: Run['shape']; reach: Reach }) {
   const end = roll + 2 * Math.PI * turns;
   const most = Math.max(Math.abs(roll), Math.abs(end), Math.PI / 18);
   const y = (angle: number) => 13 - (angle / most) * 9;

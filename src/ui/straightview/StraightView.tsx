@@ -32,7 +32,7 @@ export function StraightView() {
   const { width, height } = useSize(box);
   // Drawn taller, the tightness gets the room.
   const more = Math.max(height - HEIGHT, 0);
-  const length = result?.view.path.length ?? 1;
+  const length = result?.path.length ?? 1;
   const x = scaleLinear([0, length], [LANE_LEFT, Math.max(width - RIGHT, LANE_LEFT + 10)]);
   const onPointerMove = (event: PointerEvent) => {
     const at = x.invert(event.clientX - box.current!.getBoundingClientRect().left);
@@ -66,18 +66,18 @@ export function StraightView() {
           >
             <StationAxis x={x} length={length} bottom={160 + more} />
             <Lane top={18} height={30} label="Pieces">
-              <PiecesLane x={x} laying={result.view.laying} />
+              <PiecesLane x={x} layout={result.layout} />
             </Lane>
             <Lane top={52} height={44 + more} label="Tightness">
-              <TightnessLane x={x} path={result.view.path} height={44 + more} />
+              <TightnessLane x={x} path={result.path} height={44 + more} />
             </Lane>
             <Lane top={100 + more} height={26} label="Roll">
-              <RollLane x={x} bending={run.bending} reach={result.view.laying.reach} />
+              <RollLane x={x} shape={run.shape} reach={result.layout.reach} />
             </Lane>
             <Lane top={130 + more} height={26} label="Stretch">
-              <StretchLane x={x} laying={result.view.laying} />
+              <StretchLane x={x} layout={result.layout} />
             </Lane>
-            <ReachHandles x={x} run={run} length={length} reach={result.view.laying.reach} />
+            <ReachHandles x={x} run={run} length={length} reach={result.layout.reach} />
             <FindingMarks x={x} />
             <StationCursor x={x} length={length} bottom={156 + more} />
           </svg>

@@ -1,9 +1,18 @@
-import type { Laying } from '../../core/laying/lay';
+import type { Layout } from '../../core/layout/lay';
+import type { LayoutSummary } from '../../core/layout/summary';
 import { percentText, signed, stretchWords } from '../format';
 import type { StationScale } from './Lane';
 
 /** By how much the pieces are longer or shorter than they were; full height = 10 %. */
-export function StretchLane({ x, laying: { placements, stretch } }: { x: StationScale; laying: Laying }) {
+export function StretchLane({
+  x,
+  layout: { placements, summary },
+}: {
+  x: StationScale;
+  layout: Layout & { readonly summary: LayoutSummary };
+}) {
+  const { least, greatest } = summary.stretch;
+  const stretch = Math.abs(greatest - 1) >= Math.abs(least - 1) ? greatest : least;
   const percent = (stretch - 1) * 100;
   const height = Math.min(Math.abs(percent) / 10, 1) * 10;
   const first = placements[0]!;

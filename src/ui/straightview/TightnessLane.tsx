@@ -1,6 +1,6 @@
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
-import { firstAfter } from '../../core/frames/tightness';
+import { firstAfter } from '../../core/math/first-after';
 import type { PathView } from '../../engine/path-view';
 import { radius } from '../format';
 import type { StationScale } from './Lane';

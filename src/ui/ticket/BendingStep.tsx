@@ -1,9 +1,7 @@
 'use client';
 
 import { Box, Typography } from '@mui/material';
-import { bendTolerance } from '../../core/bending/bending-spec';
 import { FRAME_RULES } from '../../core/frames/registry';
-import { halfWidth } from '../../core/segment/prepared-segment';
 import { setStep } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -16,14 +14,15 @@ import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
 
 type Bending = Run['bending'];
+type Shape = Run['shape'];
 
 /** How the pieces follow the path: which way is up, roll, turns, thickness, ends and rows. */
 export function BendingStep({ run, result }: StepProps) {
   const edit = useEdit();
-  const { bending } = run;
+  const { bending, shape } = run;
   const set = (change: Partial<Bending>) => edit((project) => setStep(project, run.id, 'bending', change));
+  const lie = (change: Partial<Shape>) => edit((project) => setStep(project, run.id, 'shape', change));
   const { slicing } = bending;
-  const half = result ? halfWidth(result.view.segment.box) : 0;
   return (
     <>
       <Box role="radiogroup" aria-label="Frames" sx={{ display: 'grid', gap: 1.5 }}>
@@ -32,8 +31,8 @@ export function BendingStep({ run, result }: StepProps) {
             key={kind}
             label={label}
             hint={hint}
-            isChosen={bending.frames.rule === kind}
-            onChoose={() => set({ frames: { ...bending.frames, rule: kind } })}
+            isChosen={shape.frames.rule === kind}
+            onChoose={() => lie({ frames: { ...shape.frames, rule: kind } })}
           />
         ))}
       </Box>
@@ -43,37 +42,37 @@ export function BendingStep({ run, result }: StepProps) {
           label="Roll"
           quantity="angle"
           step={Math.PI / 180}
-          value={bending.roll}
+          value={shape.roll}
           min={-1e4}
           max={1e4}
-          onChange={(roll) => set({ roll })}
+          onChange={(roll) => lie({ roll })}
         />
         <NumberField
           label="Turns over the length"
           quantity="plain"
           step={0.25}
-          value={bending.turns}
+          value={shape.turns}
           min={-1e4}
           max={1e4}
-          onChange={(turns) => set({ turns })}
+          onChange={(turns) => lie({ turns })}
         />
         <NumberField
           label="Gauge"
           quantity="plain"
           step={0.05}
-          value={bending.gauge}
+          value={shape.gauge}
           min={1e-4}
           max={1e4}
-          onChange={(gauge) => set({ gauge })}
+          onChange={(gauge) => lie({ gauge })}
         />
         <NumberField
           label="Lifted, plumb"
           quantity="length"
           step={0.05}
-          value={bending.lift ?? 0}
+          value={shape.lift ?? 0}
           min={-1e4}
           max={1e4}
-          onChange={(lift) => set({ lift })}
+          onChange={(lift) => lie({ lift })}
         />
         <ChoiceField
           label="Past the end"
@@ -91,14 +90,13 @@ export function BendingStep({ run, result }: StepProps) {
           step={0.0005}
           min={1e-6}
           max={10}
-          value={result ? bendTolerance(bending, half) : (bending.tolerance ?? 0.001)}
+          value={result?.segment.tolerance ?? bending.tolerance ?? 0.001}
           onChange={(tolerance) => set({ tolerance })}
         />
       </Box>
       {result && (
         <Typography variant="body2" color="text.secondary">
-          Up to {result.view.segment.rows} rows a piece; the bent surface stays within{' '}
-          {metres(bendTolerance(bending, half))}.
+          Up to {result.segment.rows} rows a piece; the bent surface stays within {metres(result.segment.tolerance)}.
         </Typography>
       )}
     </>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import type { CurveSpec } from '../../core/curve/registry';
 import { AXES, type Vec3 } from '../../core/math/vec3';
 import { changeCurve, deletePoints, transform } from '../../project/commands/paths';
-import { subdivideBetween } from '../../core/curve/edit/subdivide-between';
+import { subdivideBetween } from '../../core/edit/subdivide-between';
 import type { Path } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';

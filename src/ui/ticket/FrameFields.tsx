@@ -10,7 +10,7 @@ import { degrees } from '../format';
 import { useEdit, useProject } from '../state/app-context';
 import type { StepProps } from './step-props';
 
-type Frames = Run['bending']['frames'];
+type Frames = Run['shape']['frames'];
 
 const UPS = {
   y: { label: 'y (plumb)', up: [0, 1, 0] },
@@ -23,12 +23,12 @@ const NONE = 'none';
 export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) {
   const edit = useEdit();
   const guides = useProject((s) => s.project.guides);
-  const { frames } = run.bending;
+  const { frames } = run.shape;
   const set = (change: Partial<Frames>) =>
-    edit((project) => setStep(project, run.id, 'bending', { frames: { ...frames, ...change } }));
+    edit((project) => setStep(project, run.id, 'shape', { frames: { ...frames, ...change } }));
   const { ends, rule, up } = frames;
   const axis = (['x', 'z'] as const).find((name) => Math.abs(up[name === 'x' ? 0 : 2]) > 0.99) ?? 'y';
-  const isClosed = result?.view.path.closed === true;
+  const isClosed = result?.path.closed === true;
   return (
     <Box>
       {rule === 'sitOnGuide' && (
@@ -71,7 +71,7 @@ export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
           ))}
           {result && (
             <Typography variant="body2" color="text.secondary">
-              Spread evenly: {degrees(result.view.path.endTwist)} per metre.
+              Spread evenly: {degrees(result.path.endTwist)} per metre.
             </Typography>
           )}
         </>
@@ -80,7 +80,7 @@ export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
         <Button
           variant="outlined"
           color="secondary"
-          onClick={() => edit((project) => setStep(project, run.id, 'bending', { roll: turnedOver(run.bending.roll) }))}
+          onClick={() => edit((project) => setStep(project, run.id, 'shape', { roll: turnedOver(run.shape.roll) }))}
         >
           Swap inside and outside
         </Button>

@@ -1,10 +1,15 @@
 'use client';
 
 import { Box } from '@mui/material';
-import { LAYING_RULES, layingRule, MAX_PIECES, type LayingRuleName, type LayingSpec } from '../../core/laying/registry';
-import { setStep } from '../../project/commands/runs';
-import type { LayingChoice } from '../../engine/run-view';
+import { useRef } from 'react';
+import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
+import { LAYING_RULES, layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
+import type { LayoutSummary } from '../../core/layout/summary';
+import type { Course } from '../../project/schema';
+import { setCourse, setLaying, setStep } from '../../project/commands/runs';
+import { firstCourse } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
+import { FormFields } from '../fields/FormFields';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { metres, percentText, signed, times, whole } from '../format';
@@ -15,83 +20,48 @@ import { VariationFields } from './VariationFields';
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
 export function LayingStep({ run, result }: StepProps) {
   const edit = useEdit();
-  const { laying } = run;
-  const set = (change: Partial<LayingSpec>) => edit((project) => setStep(project, run.id, 'laying', change));
-  const rule = layingRule(laying);
-  const length = result?.view.path.length ?? 0;
+  const course = firstCourse(run);
+  const { rule, variation } = course.laying;
+  const own = layingRule(rule);
+  const length = result?.path.length ?? 0;
+  // A rule that was left keeps its options for as long as the step is open.
+  const left = useRef(new Map<LayingRuleName, RuleSpec>());
+  const choose = (kind: LayingRuleName) => {
+    left.current.set(rule.kind, rule);
+    const next = left.current.get(kind) ?? switchRule(rule, kind);
+    edit((project) => setLaying(project, run.id, { rule: next }));
+  };
+  const put = (key: string, value: unknown) => {
+    const read = own.schema.safeParse({ ...rule, [key]: value });
+    if (read.success) edit((project) => setLaying(project, run.id, { rule: read.data }));
+  };
   return (
     <>
       <Box role="radiogroup" aria-label="Laying rule" sx={{ display: 'grid', gap: 1.5 }}>
-        {LAYING_RULES.map(({ kind, label, hint }) => {
-          const choice = result?.view.choices[kind];
+        {LAYING_RULES.map(({ kind, label, hint, tells }) => {
+          const choice = result?.choices.rules[kind];
           return (
             <OptionCard
               key={kind}
               label={label}
               hint={hint}
-              {...(choice && { consequence: consequence(kind, choice) })}
-              isChosen={laying.rule === kind}
-              onChoose={() => set({ rule: kind })}
+              {...(choice && { consequence: consequence(tells, choice) })}
+              isChosen={rule.kind === kind}
+              onChoose={() => choose(kind)}
             />
           );
         })}
       </Box>
       <Box>
-        {rule.uses.count && (
-          <NumberField
-            label="Pieces"
-            quantity="plain"
-            step={1}
-            min={1}
-            max={MAX_PIECES}
-            value={laying.count}
-            onChange={(count) => set({ count: Math.round(count) })}
-          />
-        )}
-        {rule.kind === 'onePiece' && (
-          <ChoiceField
-            label="It lies"
-            value={laying.oneFit}
-            choices={[
-              { value: 'reach', label: 'over the whole reach' },
-              { value: 'start', label: 'from the start' },
-              { value: 'middle', label: 'in the middle' },
-              { value: 'end', label: 'at the end' },
-            ]}
-            onChange={(oneFit) => set({ oneFit })}
-          />
-        )}
-        {rule.uses.count && (
-          <ChoiceField
-            label="Over the reach"
-            value={laying.countFit}
-            choices={[
-              { value: 'stretch', label: 'stretched evenly' },
-              { value: 'gaps', label: 'gaps spread evenly' },
-              { value: 'own', label: 'at their own length' },
-            ]}
-            onChange={(countFit) => set({ countFit })}
-          />
-        )}
-        {rule.uses.gap && !(rule.uses.count && laying.countFit === 'gaps') && (
-          <NumberField
-            label="Gap (negative overlaps)"
-            quantity="length"
-            step={0.01}
-            min={-1e4}
-            max={1e4}
-            value={laying.gap}
-            onChange={(gap) => set({ gap })}
-          />
-        )}
+        <FormFields fields={own.fields} values={rule} onChange={put} />
         <NumberField
           label="From station"
           quantity="length"
           step={0.1}
           min={0}
           max={length}
-          value={laying.from ?? 0}
-          onChange={(from) => set({ from: from > 0 ? from : null })}
+          value={run.reach.from ?? 0}
+          onChange={(from) => edit((project) => setStep(project, run.id, 'reach', { from: from > 0 ? from : null }))}
         />
         <NumberField
           label="To station"
@@ -99,25 +69,59 @@ export function LayingStep({ run, result }: StepProps) {
           step={0.1}
           min={0}
           max={length}
-          value={laying.to ?? length}
-          onChange={(to) => set({ to: to < length - 1e-6 ? to : null })}
+          value={run.reach.to ?? length}
+          onChange={(to) =>
+            edit((project) => setStep(project, run.id, 'reach', { to: to < length - 1e-6 ? to : null }))
+          }
         />
+        <FitFields course={course} onChange={(fit) => edit((project) => setCourse(project, run.id, { fit }))} />
         {rule.kind !== 'onePiece' && (
-          <VariationFields variation={laying.variation} onChange={(variation) => set({ variation })} />
+          <VariationFields
+            variation={variation}
+            onChange={(next) => edit((project) => setLaying(project, run.id, { variation: next }))}
+          />
         )}
       </Box>
     </>
   );
 }
 
-function consequence(rule: LayingRuleName, { count, stretch, gap, remainder }: LayingChoice): string {
-  const percent = (stretch - 1) * 100;
-  if (rule === 'onePiece') return stretch >= 2 ? times(stretch) : signed(percentText(percent), percent);
-  if (rule === 'byCount' && remainder === 0 && Math.abs(percent) >= 0.005)
-    return `${whole(count)} · ${signed(percentText(percent), percent)}`;
-  if (rule === 'fillStretch') return `${whole(count)} · ${signed(percentText(percent), percent)}`;
-  if ((rule === 'fillGaps' || (rule === 'byCount' && gap > 0)) && remainder === 0)
-    return `${whole(count)} · ${metres(gap)}`;
-  if (remainder === 0) return whole(count);
-  return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
+/** How pieces sit on the path. */
+function FitFields({ course: { fit }, onChange }: { course: Course; onChange: (fit: Course['fit']) => void }) {
+  const own = fitOf(fit);
+  return (
+    <>
+      <ChoiceField
+        label="Pieces are"
+        value={fit.kind}
+        choices={FITS.map(({ kind, label }) => ({ value: kind, label }))}
+        onChange={(kind: FitName) => onChange(fitOf({ kind }).defaults)}
+      />
+      <FormFields
+        fields={own.fields}
+        values={fit}
+        onChange={(key, value) => {
+          const read = own.schema.safeParse({ ...fit, [key]: value });
+          if (read.success) onChange(read.data);
+        }}
+      />
+    </>
+  );
+}
+
+/** Metres between pieces: one number, or from the least to the greatest. */
+const gapText = ({ least, greatest }: LayoutSummary['gap']): string =>
+  greatest - least < 5e-4 ? metres(greatest) : `${metres(least)} to ${metres(greatest)}`;
+
+/** What a rule would come to: pieces, and what they do with the reach. */
+export function consequence(
+  tells: 'stretch' | 'gap' | 'count',
+  { count, stretch, gap, remainder }: LayoutSummary,
+): string {
+  const percent = (stretch.greatest - 1) * 100;
+  const evened = signed(percentText(percent), percent);
+  if (count === 1) return stretch.greatest >= 2 ? times(stretch.greatest) : evened;
+  if (remainder !== 0) return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
+  if (tells === 'stretch' || Math.abs(percent) >= 0.005) return `${whole(count)} · ${evened}`;
+  return tells === 'gap' || gap.greatest > 0 ? `${whole(count)} · ${gapText(gap)}` : whole(count);
 }

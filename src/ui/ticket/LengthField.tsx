@@ -2,7 +2,7 @@
 
 import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
-import { setLength, type LengthManner } from '../../core/curve/edit/set-length';
+import { setLength, type LengthManner } from '../../core/edit/set-length';
 import type { CurveSpec } from '../../core/curve/registry';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';

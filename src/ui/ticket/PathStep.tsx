@@ -2,9 +2,9 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
-import { changeKind } from '../../core/curve/edit/change-kind';
-import { deviation } from '../../core/curve/edit/deviation';
-import type { Slope } from '../../core/frames/slope';
+import { changeKind } from '../../core/edit/change-kind';
+import { deviation } from '../../core/edit/deviation';
+import type { Slope } from '../../core/shape/slope';
 import { distance } from '../../core/math/vec3';
 import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
 import { changeCurve, replaceCurve, setClosed } from '../../project/commands/paths';
@@ -31,7 +31,7 @@ export function PathStep({ run, path, result }: StepProps) {
   const curve = path.curve as CurveSpec;
   const { alwaysClosed, group, hint } = curveKind(curve);
   const point = useSession((s) => s.point);
-  const view = result?.view.path;
+  const view = result?.path;
   const replace = (changed: CurveSpec) => {
     const off = deviation(curve, changed);
     edit((project) => replaceCurve(project, path.id, changed));

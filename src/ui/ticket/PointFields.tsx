@@ -41,7 +41,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
   }
   if (isSeveral) return <ChosenFields path={path} />;
   const i = selected!;
-  const leg = legLength(result?.view.path, i, curve.points.length);
+  const leg = legLength(result?.path, i, curve.points.length);
   const put = (change: Partial<PathPoint>) => edit((project) => setPoint(project, path.id, i, change));
   return (
     <Box sx={{ display: 'grid' }}>

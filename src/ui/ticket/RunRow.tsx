@@ -82,7 +82,7 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
             visibility: run.visible ? 'visible' : 'hidden',
           }}
         >
-          {result ? metres(result.view.laying.reach.to - result.view.laying.reach.from) : ''}
+          {result ? metres(result.layout.reach.to - result.layout.reach.from) : ''}
         </Box>
       </ButtonBase>
       <Box className="actions">

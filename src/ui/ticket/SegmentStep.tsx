@@ -4,10 +4,11 @@ import { Box, Button, Typography } from '@mui/material';
 import { enqueueSnackbar } from 'notistack';
 import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
 import { makerLike, renameAlong, setMaker } from '../../project/commands/segments';
-import { changeRun } from '../../project/commands/runs';
+import { layingRule } from '../../core/layout/registry';
+import { setCourse } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
 import { MADE_PREPARE } from '../../project/defaults';
-import type { Segment } from '../../project/schema';
+import { firstCourse, laysSegment, type Segment } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
 import { metres, plural, whole } from '../format';
@@ -24,9 +25,8 @@ export function SegmentStep({ run, segment, result }: StepProps) {
   const put = (next: Segment) =>
     edit((project) => {
       const named = renameAlong(project, segment.id, segment.name, next.name);
-      const added = changeRun(addSegment(named, next), run.id, { segment: next.id });
-      const used = new Set(added.runs.map((r) => r.segment));
-      return { ...added, segments: added.segments.filter(({ id }) => used.has(id)) };
+      const added = setCourse(addSegment(named, next), run.id, { segment: next.id });
+      return { ...added, segments: added.segments.filter(({ id }) => added.runs.some((r) => laysSegment(r, id))) };
     });
   const kinds = MAKERS.map(({ kind, label }) => ({ value: kind as MakerName | 'asset', label }));
   const asset = { value: 'asset' as const, label: source.from === 'asset' ? source.fileName : 'A mesh' };
@@ -38,7 +38,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         ...segment,
         id: `${segment.id}-made`,
         name: maker(kind).label,
-        source: { from: 'maker', spec: makerLike(kind, result ? { length: result.view.segment.length } : {}) },
+        source: { from: 'maker', spec: makerLike(kind, result ? { length: result.segment.length } : {}) },
         prepare: MADE_PREPARE,
       });
   };
@@ -78,13 +78,13 @@ export function SegmentStep({ run, segment, result }: StepProps) {
 /** The spec as it is laid: some things are made as long as the run. */
 function seenSpec(spec: MakerSpec, run: StepProps['run'], result: StepProps['result']): MakerSpec {
   const { fill } = maker(spec.kind);
-  if (!fill || !result || run.laying.rule === 'byCount') return spec;
-  const { from, to } = result.view.laying.reach;
+  if (!fill || !result || layingRule(firstCourse(run).laying.rule).isCounted) return spec;
+  const { from, to } = result.layout.reach;
   return fill(spec, to - from) as MakerSpec;
 }
 
 function SegmentFigures({ result }: { result: NonNullable<StepProps['result']> }) {
-  const { segment } = result.view;
+  const { segment } = result;
   const { min, max } = segment.box;
   const size = [max[0] - min[0], max[1] - min[1], max[2] - min[2]] as const;
   return (

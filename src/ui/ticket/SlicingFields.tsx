@@ -20,10 +20,10 @@ export interface SlicingFieldsProps {
 
 /** Where the segment is sliced so that it can bend, and what the path would need. */
 export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps) {
-  const needed = result?.view.segment.neededPerMetre ?? 0;
+  const needed = result?.segment.neededPerMetre ?? 0;
   /** How many triangles a choice would come to, said before it is made. */
   const counted = (by: keyof SlicingCounts, how = '') => {
-    const count = result?.view.slicings[by];
+    const count = result?.choices.slicings[by];
     return count === undefined ? '' : `${how}${whole(count)} triangles`;
   };
   return (
@@ -75,7 +75,7 @@ export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps)
           {needed > 0.005
             ? `The tightest bend needs ${needed < 10 ? needed.toFixed(1) : whole(needed)} rows a metre`
             : 'The path is straight and needs no rows'}
-          ; the densest piece has {whole(result.view.segment.rows)}.
+          ; the densest piece has {whole(result.segment.rows)}.
         </Typography>
       )}
     </>

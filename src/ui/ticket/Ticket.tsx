@@ -1,5 +1,6 @@
 'use client';
 
+import { segmentOf } from '../../project/schema';
 import { Box } from '@mui/material';
 import { useProject, useResults, useRun, useRunResult, useSession, useSet } from '../state/app-context';
 import { STEPS, type StepName } from '../state/steps';
@@ -26,7 +27,7 @@ const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, ben
 /** The left column: the runs, and the selected run's job step by step. */
 export function Ticket() {
   const run = useRun();
-  const segment = useProject((s) => s.project.segments.find(({ id }) => id === run?.segment));
+  const segment = useProject((s) => segmentOf(s.project, run));
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
   const result = useRunResult(run?.id);
   const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];

@@ -3,9 +3,9 @@
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, Button, ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
-import { TIDIES } from '../../core/curve/tidy';
+import { TIDIES } from '../../core/edit/tidy';
 import { NumberField } from '../fields/NumberField';
-import type { Tidy } from '../../core/curve/tidy/tidy';
+import type { Tidy } from '../../core/edit/tidy/tidy';
 
 /** What can be done to all points of a path at once. */
 export function TidyMenu(props: { length: number; onChoose: (tidy: Tidy, tolerance: number) => void }) {

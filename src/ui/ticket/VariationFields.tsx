@@ -1,6 +1,6 @@
 'use client';
 
-import type { VariationSpec } from '../../core/laying/variation';
+import type { VariationSpec } from '../../core/layout/variation';
 import { NumberField } from '../fields/NumberField';
 
 interface VariationFieldsProps {

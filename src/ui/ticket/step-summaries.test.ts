@@ -1,12 +1,13 @@
+import type { Problem } from '../../core/math/result';
 import { causeway } from '../../project/samples';
 import { metres, radius } from '../format';
 import { STEPS } from '../state/steps';
 import { stepSummary } from './step-summaries';
 
 const [run] = causeway().runs;
-const told = (code: string, facts: Record<string, number> = {}) =>
+const told = (code: Problem['code'], facts: Record<string, number> = {}) =>
   Object.fromEntries(
-    STEPS.map((step) => [step, stepSummary(step, run!, 'Road', undefined, [{ code, path: [], facts }])]),
+    STEPS.map((step) => [step, stepSummary(step, run!, 'Road', undefined, [{ code, path: [], facts } as Problem])]),
   );
 
 describe('stepSummary', () => {

@@ -1,8 +1,11 @@
 import type { Problem } from '../../core/math/result';
 import { problemWords } from '../../engine/problem-words';
+import { layingRule } from '../../core/layout/registry';
+import { motionOf } from '../../core/motion/registry';
 import { FRAME_RULES } from '../../core/frames/registry';
-import type { Run } from '../../project/schema';
+import { firstCourse, type Run } from '../../project/schema';
 import { degrees, metres, percentText, plural, radius, seconds, stretchWords, whole } from '../format';
+import { quantityText } from '../fields/quantity';
 import type { RunResult } from '../state/results-store';
 import type { StepName } from '../state/steps';
 
@@ -35,15 +38,14 @@ export function stepSummary(
   const problem = problems.find(({ code }) => stepOf(code) === step);
   if (problem) return isUndrawn(problem) ? 'not drawn yet' : firstSentence(problemWords(problem));
   if (problems.length > 0 && !result) return '';
-  const view = result?.view;
   switch (step) {
     case 'segment':
-      return view
-        ? `${segmentName}, ${metres(view.segment.length)}, ${plural(view.segment.ownRows, 'row')}`
+      return result
+        ? `${segmentName}, ${metres(result.segment.length)}, ${plural(result.segment.ownRows, 'row')}`
         : segmentName;
     case 'path': {
-      if (!view) return '';
-      const { length, tightest } = view.path;
+      if (!result) return '';
+      const { length, tightest } = result.path;
       const bend =
         tightest.radius === Infinity
           ? ', straight'
@@ -51,16 +53,17 @@ export function stepSummary(
       return metres(length) + bend;
     }
     case 'laying': {
-      if (!view) return '';
-      const { placements, stretch, gap, remainder } = view.laying;
-      const count = `${whole(placements.length)} laid`;
-      if (remainder > 0) return `${count}, ${metres(remainder)} bare`;
-      if (remainder < 0) return `${count}, ${metres(-remainder)} past the reach`;
-      if (run.laying.rule === 'fillGaps') return `${count}, gaps of ${metres(gap)}`;
-      return `${count}, ${stretchWords(stretch)}`;
+      if (!result) return '';
+      const { count, stretch, gap, remainder } = result.layout.summary;
+      const laid = `${whole(count)} laid`;
+      if (remainder > 0) return `${laid}, ${metres(remainder)} bare`;
+      if (remainder < 0) return `${laid}, ${metres(-remainder)} past the reach`;
+      if (layingRule(firstCourse(run).laying.rule).tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;
+      const isEven = gap.greatest - gap.least < 5e-4;
+      return `${laid}, gaps of ${isEven ? '' : `${metres(gap.least)} to `}${metres(gap.greatest)}`;
     }
     case 'bending': {
-      const { frames, roll, turns, gauge } = run.bending;
+      const { frames, roll, turns, gauge } = run.shape;
       const rule = FRAME_RULES.find(({ kind }) => kind === frames.rule)!.label.toLowerCase();
       const extra = [
         roll && `roll ${degrees(roll)}`,
@@ -69,7 +72,9 @@ export function stepSummary(
       ];
       return [rule, ...extra.filter(Boolean)].join(', ');
     }
-    case 'motion':
-      return run.motion.growth === 'none' ? 'none' : `stretches out in ${seconds(run.motion.seconds)}`;
+    case 'motion': {
+      const { words, value = 0, unit } = motionOf(run.motion).summary(run.motion);
+      return unit === undefined ? words : `${words} ${unit === 's' ? seconds(value) : quantityText(value, 'speed')}`;
+    }
   }
 }

@@ -1,13 +1,13 @@
 import { buildArcTable, evenPlaces, fillParams } from '../arc-table';
 import { wrapBelt, type Wheel } from '../belt';
-import { changeKind } from '../edit/change-kind';
-import { deviation } from '../edit/deviation';
-import { insertAt } from '../edit/insert-at';
-import { reversePath } from '../edit/reverse';
+import { changeKind } from '../../edit/change-kind';
+import { deviation } from '../../edit/deviation';
+import { insertAt } from '../../edit/insert-at';
+import { reversePath } from '../../edit/reverse';
 import type { PathPoint } from '../path-spec';
 import { CURVE_KINDS, compileCurve, type CurveKindName, type CurveSpec } from '../registry';
 import { FRAME_STRIDE, type FrameTable } from '../../frames/frame-table';
-import { tightest } from '../../frames/tightness';
+import { tightest } from '../../shape/tightest';
 import { pathOf } from '../../testing/curves';
 import { compiled, evenTable, tableOf, unwrap } from '../../testing/runs';
 import type { Vec3 } from '../../math/vec3';

@@ -8,10 +8,12 @@ const MOST = 1.5;
 export const overStretched = defineCheck({
   kind: 'overStretched',
   find(input) {
-    const { laying, isBrought } = input;
+    const { summary, isBrought } = input;
     if (absurdSize.find(input).length > 0) return []; // that is the cause
-    const { stretch, natural } = laying;
-    if (stretch <= MOST && stretch >= 1 / MOST) return [];
+    const { natural } = summary;
+    const { least, greatest } = summary.stretch;
+    if (greatest <= MOST && least >= 1 / MOST) return [];
+    const stretch = greatest > MOST ? greatest : least;
     const length = natural * stretch;
     // A brought mesh is laid several times instead.
     const remedy: Remedy = isBrought

@@ -4,7 +4,7 @@ import { defineCheck } from '../finding';
 /** Corner radii that do not fit between their neighbours. Facts: `point` (0 = first), `asked` and `used` radius in metres. */
 export const roundingReduced = defineCheck({
   kind: 'roundingReduced',
-  find({ path, table }) {
+  find({ path, shape: { table } }) {
     return (curveKind(path).reducedRoundings?.(path) ?? []).map(({ point, asked, used }) => {
       const station = table.pointStations[point]!;
       return {

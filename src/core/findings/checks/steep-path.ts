@@ -3,7 +3,7 @@ import { defineCheck } from '../finding';
 /** Where an upright run climbs along its own up direction and had to be carried over. Facts: `length` in metres. */
 export const steepPath = defineCheck({
   kind: 'steepPath',
-  find({ table }) {
+  find({ shape: { table } }) {
     return table.steep.map(([from, to]) => ({
       check: 'steepPath',
       at: { from, to, station: (from + to) / 2 },

@@ -1,8 +1,8 @@
-import { bendTolerance } from '../../bending/bending-spec';
 import type { FrameTable } from '../../frames/frame-table';
-import { askedPlanes, longestAsked, neededRow, ownRow } from '../../segment/plan-slices';
+import { fitOf } from '../../layout/fit-registry';
+import { askedPlanes, longestAsked, neededRow, ownRow } from '../../segment/pieces/plan-slices';
 import { halfWidth } from '../../segment/prepared-segment';
-import { defineCheck, type Finding } from '../finding';
+import { defineCheck, type FindingOf } from '../finding';
 
 /**
  * Rows too far apart for the bends under a piece; pieces one after the other make up one place. Facts: `row`, the longest row there is, and
@@ -10,23 +10,20 @@ import { defineCheck, type Finding } from '../finding';
  */
 export const tooFewRows = defineCheck({
   kind: 'tooFewRows',
-  find({ table, segment, job, laying }) {
-    const { slicing, gauge, turns } = job.bending;
-    if (slicing.by === 'auto') return [];
-    const half = halfWidth(segment.box);
-    const { from, to } = laying.reach;
-    const tolerance = bendTolerance(job.bending, half);
-    const bend = { offset: half * gauge, tolerance, twist: (2 * Math.PI * turns) / (to - from) };
+  find({ shape, segment, course, bending, layout, summary, tolerance }) {
+    const { slicing } = bending;
+    if (slicing.by === 'auto' || !fitOf(course.fit).follows) return [];
+    const bend = { half: halfWidth(segment.box), tolerance };
     const planes = askedPlanes(slicing, segment.length);
-    const row = longestAsked(ownRow(segment), planes, segment.length) * laying.stretch;
+    const row = longestAsked(ownRow(segment), planes, segment.length) * summary.stretch.greatest;
     // Other ways of slicing put a row at every corner.
-    const corners = slicing.by === 'off' ? cornerRows(table, tolerance) : [];
+    const corners = slicing.by === 'off' ? cornerRows(shape.table, tolerance) : [];
     const found: { from: number; to: number; station: number; needed: number }[] = [];
     let isOpen = false;
     let next = 0;
-    for (const { station, length } of laying.placements) {
+    for (const { station, length } of layout.placements) {
       const end = station + length;
-      let needed = neededRow(table, station, end, bend);
+      let needed = neededRow(shape, station, end, bend);
       while (next < corners.length && corners[next]!.station <= station + row * MEETS) next++;
       for (; next < corners.length && corners[next]!.station < end - row * MEETS; next++)
         needed = Math.min(needed, corners[next]!.needed);
@@ -38,7 +35,7 @@ export const tooFewRows = defineCheck({
       else if (isWrong) found.push(here);
       isOpen = isWrong;
     }
-    return found.map(({ needed, ...at }): Finding => {
+    return found.map(({ needed, ...at }): FindingOf<'tooFewRows', { row: number; needed: number }> => {
       return { check: 'tooFewRows', at, facts: { row, needed }, remedy: { kind: 'sliceAsNeeded' } };
     });
   },

@@ -1,5 +1,5 @@
 import { farthestOf, tooNear, type Clearance } from '../../guides/clearance';
-import { defineCheck, type Finding } from '../finding';
+import { defineCheck, type FindingOf } from '../finding';
 
 /** Places looked at are so far apart, as a share of the section's greatest distance from the path. */
 const SPACING = 0.25;
@@ -8,13 +8,13 @@ const SPACING = 0.25;
 export const tooNearGuide = defineCheck({
   kind: 'tooNearGuide',
   find(input) {
-    const { table, support, job, laying, guides } = input;
-    const found: Finding[] = [];
+    const { shape, support, guides } = input;
+    const { length } = shape.table;
+    const found: FindingOf<'tooNearGuide', { gap: number; wanted: number }>[] = [];
     for (const guide of guides) {
       if (guide.clearance === null) continue;
-      const asked = { table, support, job, reach: laying.reach };
-      const spacing = Math.min(Math.max(farthestOf(support) * SPACING, table.length / 4000), table.length / 64);
-      for (const stretch of tooNear(asked, guide, guide.clearance, spacing)) {
+      const spacing = Math.min(Math.max(farthestOf(support) * SPACING, length / 4000), length / 64);
+      for (const stretch of tooNear({ shape, support }, guide, guide.clearance, spacing)) {
         const worst = stretch.reduce((a: Clearance, b) => (b.gap < a.gap ? b : a));
         found.push({
           check: 'tooNearGuide',

@@ -1,7 +1,5 @@
-import { SliceStore } from '../../bending/slice-store';
 import { buildTopology } from '../../bending/build-run';
-import { planRun } from '../../bending/plan-run';
-import { jobOf, prepared, tableOf, unwrap, compiled } from '../../testing/runs';
+import { compiled, jobOf, planRun, prepared, tableOf, unwrap } from '../../testing/runs';
 import { pathOf } from '../../testing/curves';
 import { makeSegmentMesh } from '../registry';
 import { applyFinishes } from './apply-finishes';
@@ -97,14 +95,14 @@ describe('applyFinishes', () => {
   it('runs a texture on from piece to piece without a jump', () => {
     const mesh = applyFinishes(plank, 2, [{ ...FINISH, fit: 'onward' }], images);
     const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [8, 0, 0]])), 'upright'); // prettier-ignore
-    const job = jobOf({ laying: { rule: 'fillStretch' } });
-    const plan = unwrap(planRun({ table, segment: prepared(mesh), job, time: null, slices: new SliceStore() }));
+    const job = jobOf({ laying: { kind: 'fillStretch' } });
+    const plan = unwrap(planRun({ table, segment: prepared(mesh), job }));
     const { uvs } = buildTopology(plan);
     let base = 0;
-    plan.pieces.forEach(({ segment }, i) => {
-      const { positions } = segment.mesh;
+    plan.pieces.forEach(({ form }, i) => {
+      const { positions } = form.mesh;
       for (let v = 0; v * 3 < positions.length; v++) {
-        if (Math.abs(segment.mesh.normals[v * 3]!) > 0.5) continue; // the flat ends have a plane of their own
+        if (Math.abs(form.mesh.normals[v * 3]!) > 0.5) continue; // the flat ends have a plane of their own
         expect(uvs[(base + v) * 2]).toBeCloseTo(i * 2 + positions[v * 3]!, 5);
       }
       base += positions.length / 3;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 import { addBlock, type Placed } from '../shapes/plate';
 import { revolveProfile, type ProfilePoint } from '../shapes/revolve';
 import { circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';

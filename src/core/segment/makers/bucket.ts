@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 import { addPlate, arcPoints, PLACES, type FlatPoint } from '../shapes/plate';
 import { arcSteps, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 import { addPinLink } from './track-shoe';

@@ -3,7 +3,7 @@ import type { Vec3 } from '../../math/vec3';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 import { lineThrough, straightLine } from '../shapes/line';
 import { addPlate, arcPoints, PLACES } from '../shapes/plate';
 import { sweepRings } from '../shapes/sweep';

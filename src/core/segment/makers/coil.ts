@@ -3,7 +3,7 @@ import type { Vec3 } from '../../math/vec3';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { metresField, windingField } from '../maker-field';
+import { metresField, windingField } from '../../math/form-field';
 import { leastTwistLine, lineLength } from '../shapes/line';
 import { sweepRings } from '../shapes/sweep';
 import { arcSteps, circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { crossSectionShape, stripMaterials, toOutline } from '../cross-section';
 import { extrudeOutline } from '../extrude';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 import { SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 
 /** An outline drawn by hand, carried along the path: road, rail, gutter, handrail, belt. */

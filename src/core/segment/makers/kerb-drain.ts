@@ -3,7 +3,7 @@ import { paint } from '../colour';
 import { toSection } from '../cross-section';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 
 const MATERIALS = [paint('Cast stone', '#c4b9a4', 0.9), paint('Wet channel', '#59605f', 0.35)];
 

@@ -3,7 +3,7 @@ import { paint } from '../colour';
 import { toSection } from '../cross-section';
 import { extrudeOutline, type SectionPoint, type Strip } from '../extrude';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 
 const MATERIALS = [paint('Oak', '#9c7a50', 0.7)];
 

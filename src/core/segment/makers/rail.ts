@@ -3,7 +3,7 @@ import { paint } from '../colour';
 import { toOutline, type CrossSection } from '../cross-section';
 import { extrudeOutline } from '../extrude';
 import { defineMaker } from '../maker';
-import { metresField } from '../maker-field';
+import { metresField } from '../../math/form-field';
 import { SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 
 const schema = z.strictObject({

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { countField, metresField, type MakerField, windingField } from '../maker-field';
+import { countField, metresField, type FormField, windingField } from '../../math/form-field';
 import { layAngle, solveRope, strandLength, withLayAngle, type RopeSizes } from '../rope/rope-geometry';
 import { addStrands } from '../rope/add-strands';
 import { straightLine } from '../shapes/line';
@@ -29,7 +29,7 @@ const schema = z.strictObject({
 });
 type RopeSpec = z.infer<typeof schema>;
 
-const unlessFound = (key: RopeSpec['find'], label: string): MakerField => ({
+const unlessFound = (key: RopeSpec['find'], label: string): FormField => ({
   ...metresField(key, label, 0.001),
   appliesTo: ({ find, layBy }) => find !== key && !(key === 'layLength' && layBy === 'angle'),
 });

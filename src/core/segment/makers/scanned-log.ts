@@ -6,7 +6,7 @@ import { MeshBuilder } from '../../mesh/mesh-builder';
 import type { Mesh } from '../../mesh/mesh';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { countField, metresField } from '../maker-field';
+import { countField, metresField } from '../../math/form-field';
 
 const schema = z.strictObject({
   kind: z.literal('scannedLog'),

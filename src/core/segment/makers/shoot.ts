@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { countField, metresField } from '../maker-field';
+import { countField, metresField } from '../../math/form-field';
 import { straightLine } from '../shapes/line';
 import { sweepRings } from '../shapes/sweep';
 import { circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { paint } from '../colour';
 import { extrudeOutline, type SectionPoint } from '../extrude';
 import { defineMaker } from '../maker';
-import { countField, metresField } from '../maker-field';
+import { countField, metresField } from '../../math/form-field';
 
 /** A round bar or hose about the path. */
 export const tube = defineMaker({

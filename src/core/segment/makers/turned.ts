@@ -3,7 +3,7 @@ import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint, toHex } from '../colour';
 import type { SectionCorner } from '../cross-section';
 import { defineMaker, type TurnedOutline } from '../maker';
-import { countField, metresField } from '../maker-field';
+import { countField, metresField } from '../../math/form-field';
 import { revolveProfile, type ProfilePoint } from '../shapes/revolve';
 import { arcSteps, circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
 

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
-import { countField, metresField, windingField } from '../maker-field';
+import { countField, metresField, windingField } from '../../math/form-field';
 import { packCords, type PackedCord } from '../rope/pack-cords';
 import { helixAround, straightLine } from '../shapes/line';
 import { sweepRows } from '../shapes/sweep';

@@ -1,8 +1,0 @@
-import { subdivideLegs } from '../edit/subdivide-between';
-import type { Tidy } from './tidy';
-
-export const subdivide: Tidy = {
-  label: 'Put a point into every leg',
-  hint: 'Twice as many points on the same curve',
-  apply: (spec) => subdivideLegs(spec, () => true),
-};

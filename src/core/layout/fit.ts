@@ -1,0 +1,33 @@
+import type { z } from 'zod';
+import type { FormField } from '../math/form-field';
+import type { Rows } from '../segment/pieces/rows';
+import type { PreparedSegment } from '../segment/prepared-segment';
+import type { Shape } from '../shape/shape';
+
+/** Where a piece lies. */
+export interface Place {
+  /** Metres: the station of its x = 0. */
+  readonly station: number;
+  /** Metres along the path per metre of segment. */
+  readonly factor: number;
+  /** What motion makes of lengths; 1 = nothing. */
+  readonly scale: number;
+  /** Metres: how long the piece is by itself, whatever of it is left. */
+  readonly natural: number;
+}
+
+/** How a piece sits on its path; adding one is a file in `fits/` and a line in its list. */
+export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> {
+  readonly kind: K;
+  readonly label: string;
+  readonly hint: string;
+  readonly schema: S;
+  readonly defaults: z.infer<S>;
+  readonly fields: readonly FormField[];
+  /** Its rows follow the path: it is sliced for that, and its ends meet those beside it. */
+  readonly follows: boolean;
+  /** Writes every row of `form`, the piece as it is worn. */
+  fillRows(rows: Rows, form: PreparedSegment, shape: Shape, place: Place, options: z.infer<S>): void;
+}
+
+export const defineFit = <K extends string, S extends z.ZodType>(fit: Fit<K, S>): Fit<K, S> => fit;

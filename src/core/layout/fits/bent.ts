@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { buildMitre, leaningRow, meanOfCorner } from '../../segment/pieces/mitre';
+import { carryStiff, fillRow } from '../../segment/pieces/rows';
+import { stiffPlaces } from '../../segment/stiff-zones';
+import { fillFrameOn, rollFrame, SHAPE_STRIDE } from '../../shape/frame-on';
+import { defineFit } from '../fit';
+
+/** Every row follows the path, save those of stiff zones, which are carried as one. */
+export const bent = defineFit({
+  kind: 'bent',
+  label: 'bent',
+  hint: 'Follows every bend of the path',
+  schema: z.strictObject({ kind: z.literal('bent') }),
+  defaults: { kind: 'bent' },
+  fields: [],
+  follows: true,
+  fillRows(rows, form, shape, { station: start, factor }) {
+    const { mesh, rows: firsts, stiff } = form;
+    const { table } = shape;
+    const places = stiff.length > 0 ? stiffPlaces(form, factor) : undefined;
+    const mitre = buildMitre(form, shape, { station: start, factor });
+    const frame = new Float64Array(SHAPE_STRIDE);
+    for (let r = 0; r + 1 < firsts.length; r++) {
+      const x = mesh.positions[firsts[r]! * 3]!;
+      const place = places?.(x);
+      const own = start + (place ? place.frameAt : factor * x);
+      const corner = mitre?.(r, own);
+      const roll = fillFrameOn(frame, 0, shape, corner?.station ?? own, corner?.isBefore);
+      if (place?.isStiff) carryStiff(frame, place.along - place.frameAt);
+      if (corner && corner.share > 0 && !place?.isStiff) rows.leaning.push(leaningRow(r, frame, roll, table, corner));
+      if (corner?.isBoth) {
+        meanOfCorner(frame, table, corner.kink);
+        rollFrame(frame, 0, roll);
+      }
+      fillRow(rows, r, frame, place?.factor ?? factor, table.origin);
+    }
+  },
+});

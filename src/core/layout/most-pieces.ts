@@ -1,0 +1,2 @@
+/** Most pieces that one course may have. */
+export const MAX_PIECES = 100_000;

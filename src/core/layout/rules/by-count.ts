@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { countField } from '../../math/form-field';
+import { defineLayingRule, equalPieces, gapCount } from '../laying-rule';
+import { MAX_PIECES } from '../most-pieces';
+import { gapField, gapSchema } from '../rule-fields';
+
+/** A number of pieces: at their own length from the start of the reach on, however far they come, or spread over all of it. */
+export const byCount = defineLayingRule({
+  kind: 'byCount',
+  label: 'By count',
+  hint: 'As many as you say',
+  schema: z.strictObject({
+    kind: z.literal('byCount'),
+    count: z.number().int().min(1).max(MAX_PIECES),
+    /** What counted pieces do with the reach: keep their length, or fill it by their stretch or by their gaps. */
+    over: z.enum(['own', 'stretch', 'gaps']),
+    gap: gapSchema,
+  }),
+  defaults: { kind: 'byCount', count: 10, over: 'stretch', gap: 0 },
+  fields: [
+    { ...countField('count', 'Pieces'), least: 1, most: MAX_PIECES },
+    {
+      input: 'choice',
+      key: 'over',
+      label: 'Over the reach',
+      choices: [
+        { value: 'stretch', label: 'stretched evenly' },
+        { value: 'gaps', label: 'gaps spread evenly' },
+        { value: 'own', label: 'at their own length' },
+      ],
+    },
+    { ...gapField, appliesTo: ({ over }) => over !== 'gaps' },
+  ],
+  tells: 'count',
+  isCounted: true,
+  lay({ reach, natural, round }, { count, over, gap }) {
+    const gaps = gapCount(count, round);
+    if (over === 'stretch' && reach > gaps * gap) return equalPieces(count, (reach - gaps * gap) / count, gap);
+    if (over === 'gaps' && gaps > 0) return equalPieces(count, natural, (reach - count * natural) / gaps);
+    return equalPieces(count, natural, gap);
+  },
+});

@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { defineLayingRule, equalPieces, gapCount, nearestCount } from '../laying-rule';
+import { gapField, gapSchema } from '../rule-fields';
+
+/** The nearest whole number of pieces, every one longer or shorter by the same factor, so that they fill the reach. */
+export const fillStretch = defineLayingRule({
+  kind: 'fillStretch',
+  label: 'Fill, evening the stretch',
+  hint: 'Every piece a little longer or shorter',
+  schema: z.strictObject({ kind: z.literal('fillStretch'), gap: gapSchema }),
+  defaults: { kind: 'fillStretch', gap: 0 },
+  fields: [gapField],
+  tells: 'stretch',
+  lay(input, { gap }) {
+    const { reach, round } = input;
+    const most = gap > 0 ? Math.max(1, Math.ceil((reach + (round ? 0 : gap)) / gap) - 1) : Infinity;
+    const count = Math.min(nearestCount(input, gap, Math.round), most);
+    const gaps = gapCount(count, round);
+    // A gap wider than the reach itself leaves no room for a piece: it gives way.
+    const used = gaps * gap < reach ? gap : 0;
+    return equalPieces(count, (reach - gaps * used) / count, used);
+  },
+});

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { defineLayingRule, equalPieces } from '../laying-rule';
+
+/** One piece, stretched or pressed to the whole reach, or at its own length where it is put. */
+export const onePiece = defineLayingRule({
+  kind: 'onePiece',
+  label: 'One piece',
+  hint: 'One segment, over the whole reach or at its own length',
+  schema: z.strictObject({ kind: z.literal('onePiece'), lies: z.enum(['reach', 'start', 'middle', 'end']) }),
+  defaults: { kind: 'onePiece', lies: 'reach' },
+  fields: [
+    {
+      input: 'choice',
+      key: 'lies',
+      label: 'It lies',
+      choices: [
+        { value: 'reach', label: 'over the whole reach' },
+        { value: 'start', label: 'from the start' },
+        { value: 'middle', label: 'in the middle' },
+        { value: 'end', label: 'at the end' },
+      ],
+    },
+  ],
+  tells: 'stretch',
+  mayLeaveBare: true,
+  lay({ reach, natural }, { lies }) {
+    if (lies === 'reach') return equalPieces(1, reach, 0);
+    const free = Math.max(reach - natural, 0);
+    return equalPieces(1, natural, 0, lies === 'start' ? 0 : lies === 'middle' ? free / 2 : free);
+  },
+});

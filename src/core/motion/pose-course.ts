@@ -1,0 +1,111 @@
+import type { Place } from '../layout/fit';
+import type { FitSpec } from '../layout/fit-registry';
+import type { LaidCourse, WornPiece } from '../layout/lay-course';
+import { pieceLook, type PieceLook, type VariationSpec } from '../layout/variation';
+import type { SegmentEnd } from '../segment/open-ends';
+import type { PreparedSegment } from '../segment/prepared-segment';
+import { movedShape, type Shape } from '../shape/shape';
+import type { MotionPose } from './motion-kind';
+import { motionOf, type MotionSpec } from './registry';
+
+/** A piece ready to be bent: which form of the segment it wears and how it lies. */
+export interface PosedPiece {
+  readonly form: PreparedSegment;
+  readonly place: Place;
+  /** The run's, moved as far as this piece is. */
+  readonly shape: Shape;
+  /** Where it lies in the finished run. */
+  readonly laid: WornPiece;
+  /** Absent = the segment's own. */
+  readonly look?: PieceLook | undefined;
+}
+
+/** All pieces of a course at a time. */
+export interface CoursePlan {
+  readonly fit: FitSpec;
+  readonly pieces: readonly PosedPiece[];
+  readonly vertexCount: number;
+}
+
+export interface PoseInput {
+  readonly shape: Shape;
+  readonly fit: FitSpec;
+  readonly motion: MotionSpec;
+  readonly variation: VariationSpec;
+}
+
+/** A laid course at `time` seconds; null = finished. */
+export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | null): CoursePlan {
+  const { shape, fit, motion, variation } = input;
+  const { layout, pieces, isRing } = laid;
+  const { reach } = shape;
+  const end = pieces.reduce((most, piece) => Math.max(most, endOf(piece)), reach.from);
+  const period = Math.max(end + layout.gapAfter, reach.to) - reach.from;
+  const moved = { reach, round: layout.round, period };
+  const pose = time === null ? WHOLE : motionOf(motion).poseAt(motion, time, moved);
+  if (!pose) return { fit, pieces: [], vertexCount: 0 };
+  const shapes = new Map<number, Shape>();
+  const shapeAt = (shift: number): Shape => {
+    const isStill = pose.scale === 1 && shift === 0;
+    const known =
+      shapes.get(shift) ?? movedShape(shape, isStill ? undefined : { from: reach.from, scale: pose.scale, shift });
+    shapes.set(shift, known);
+    return known;
+  };
+  let vertexCount = 0;
+  const posed = pieces.flatMap((piece, i) => {
+    // A ring that has not closed yet shows its two ends.
+    const atEnd: SegmentEnd[] = [];
+    if (isRing && pose.scale < 1 && i === 0) atEnd.push('start');
+    if (isRing && pose.scale < 1 && i === pieces.length - 1) atEnd.push('end');
+    const look = pieceLook(variation, i);
+    const natural = piece.worn.length;
+    return placesOf(piece, pose, reach.from, period).map(({ shift, cut, ...place }): PosedPiece => {
+      const shown = [...atEnd, ...cut];
+      const form = shown.length > 0 ? laid.showing(i, shown) : piece.form;
+      vertexCount += form.mesh.positions.length / 3;
+      return { form, laid: piece, look, shape: shapeAt(shift), place: { ...place, natural } };
+    });
+  });
+  return { fit, pieces: posed, vertexCount };
+}
+
+const WHOLE: MotionPose = { scale: 1, shift: 0 };
+
+const endOf = ({ station, factor, worn }: WornPiece): number => station + factor * worn.length;
+
+interface Shown extends Omit<Place, 'natural'> {
+  /** How far it has moved, metres. */
+  readonly shift: number;
+  /** Its ends that lie at those of the window. */
+  readonly cut: readonly SegmentEnd[];
+}
+
+/** Where a piece shows: once, or in part at both ends of the window. */
+function placesOf(
+  { station, factor, worn }: WornPiece,
+  { scale, shift, window }: MotionPose,
+  from: number,
+  period: number,
+): Shown[] {
+  const at = from + scale * (station - from) + shift;
+  const whole = { scale, factor: factor * scale };
+  if (!window) return [{ ...whole, station: at, shift, cut: [] }];
+  const rounds = Math.floor((at - from) / period);
+  return [rounds, rounds + 1].flatMap((round) => {
+    const start = at - round * period;
+    const [a, b] = [Math.max(start, window.from), Math.min(start + whole.factor * worn.length, window.to)];
+    if (b - a <= worn.length * LEAST_SHOWN) return [];
+    const share = (b - a) / (whole.factor * worn.length);
+    const near = worn.length * 1e-9;
+    const cut: SegmentEnd[] = [];
+    if (start < window.from + near) cut.push('start');
+    if (start + whole.factor * worn.length > window.to - near) cut.push('end');
+    const moved = { shift: shift - round * period, cut };
+    if (share > 1 - 1e-12) return [{ ...whole, station: start, ...moved }];
+    return [{ scale: scale * share, factor: whole.factor * share, station: a, ...moved }];
+  });
+}
+
+/** Of a piece that comes in or goes out: less than this share of it is nothing. */
+const LEAST_SHOWN = 1e-6;

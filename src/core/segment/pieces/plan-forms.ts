@@ -1,0 +1,130 @@
+import { firstAfter } from '../../math/first-after';
+import { cutOff } from '../cut-off';
+import { openEnds, type SegmentEnd } from '../open-ends';
+import { askedPlanes, evenPlanes } from './plan-slices';
+import { MAX_SLICES, type SlicingSpec } from '../slicing-spec';
+import type { PreparedSegment } from '../prepared-segment';
+import { countSliced, sliceSegment } from '../slice';
+import { splitRows } from '../split-rows';
+import { placeAlong } from '../stiff-zones';
+import { densest, equalRows, rowsTo, type RowDensity } from './row-density';
+import type { FormStore } from './form-store';
+
+/** A piece as it lies when all has grown. Metres. */
+export interface LaidPiece {
+  readonly worn: PreparedSegment;
+  readonly station: number;
+  /** Metres along the path per metre of segment. */
+  readonly factor: number;
+  /** x at which the path's end cuts it off; absent = it is whole. */
+  readonly cutAt?: number;
+}
+
+export interface FormInput {
+  readonly density: RowDensity;
+  readonly slicing: SlicingSpec;
+  readonly forms: FormStore;
+  /** The run is one piece: its rows follow the path. Many pieces share a few even slicings where that costs little. */
+  readonly isSingle: boolean;
+}
+
+/** Row counts that pieces share are so many to a doubling: few forms serve all, and none has a fifth too many. */
+const STEPS = 4;
+/** Pieces share an even slicing unless one of their own has so many times fewer rows. */
+const SHARED_COST = 4;
+
+/** The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. */
+export function formOf(piece: LaidPiece, ends: readonly SegmentEnd[], input: FormInput): PreparedSegment {
+  const { worn, cutAt } = piece;
+  const { planes, longest, edges } = planesOf(piece, input);
+  const key = `${planes.join()}:${longest[0] ?? ''}:${edges.join()}:${ends.join()}:${cutAt ?? ''}`;
+  return input.forms.get(worn, key, () => {
+    const whole = cutAt === undefined ? worn : cutOff(worn, cutAt);
+    return splitRows(openEnds(sliceSegment(whole, planes, longest), ends), edges);
+  });
+}
+
+interface Planes {
+  /** Metres along the segment, ascending. */
+  readonly planes: Float64Array;
+  /** See {@link sliceSegment}. */
+  readonly longest: Float64Array;
+  /** Those of the planes at which the path has an edge. */
+  readonly edges: readonly number[];
+}
+
+function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSingle }: FormInput): Planes {
+  const { length } = worn;
+  if (slicing.by === 'off') return { planes: new Float64Array(), longest: new Float64Array(), edges: [] };
+  const end = station + factor * length;
+  const toX = placeAlong(worn, factor);
+  const inside = (stations: ArrayLike<number>) =>
+    Array.from(stations).flatMap((s) => {
+      const x = toX(s - station);
+      return x !== undefined && x > length * EDGE && x < length * (1 - EDGE) ? [x] : [];
+    });
+  const own = between(density.corners, station, end);
+  const corners = inside(own);
+  const edges = inside(between(density.edges, station, end));
+  if (slicing.by !== 'auto') return { ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges };
+  const wanted = rowsTo(density, end) - rowsTo(density, station);
+  const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
+  const shared = Math.ceil(2 ** (Math.ceil(Math.log2(Math.max(even, 1)) * STEPS) / STEPS) - 1e-9);
+  if (!isSingle && shared <= MAX_SLICES && shared <= SHARED_COST * Math.max(wanted, 1) && corners.length === 0) {
+    return { ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges };
+  }
+  // Between corners rows of equal need.
+  const bounds = [station, ...own, end];
+  const least = wanted > MAX_SLICES ? MAX_SLICES / wanted : 1;
+  const rows = bounds.slice(1).flatMap((to, i) => {
+    const need = (rowsTo(density, to) - rowsTo(density, bounds[i]!)) * least;
+    return equalRows(density, bounds[i]!, to, Math.max(Math.ceil(need - 1e-9), 1));
+  });
+  return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
+}
+
+/** Pieces that are counted one by one; of more, so many are taken from all over the run for the rest. */
+const MOST_COUNTED = 100;
+
+/** Triangles of pieces if they were sliced in another way; of very many pieces about that. */
+export function countForms(pieces: readonly LaidPiece[], input: FormInput): number {
+  const known = new Map<string, number>();
+  const counted = Math.min(pieces.length, MOST_COUNTED);
+  let triangles = 0;
+  for (let i = 0; i < counted; i++) {
+    const piece = pieces[Math.floor((i * pieces.length) / counted)]!;
+    const { planes, longest } = planesOf(piece, input);
+    const key = `${piece.worn.length}:${planes.join()}:${longest[0] ?? ''}`;
+    let count = known.get(key);
+    if (count === undefined) known.set(key, (count = countSliced(piece.worn, planes, longest)));
+    triangles += count;
+  }
+  return counted > 0 ? Math.round((triangles * pieces.length) / counted) : 0;
+}
+
+/** Those of ascending stations that lie strictly between two. */
+const between = (stations: Float64Array, from: number, to: number): Float64Array => {
+  let end = firstAfter(stations, to);
+  if (end > 0 && stations[end - 1] === to) end--;
+  return stations.subarray(firstAfter(stations, from), end);
+};
+
+/** Rows nearer to an end than this share of a segment are those of the end. */
+const EDGE = 2e-6;
+
+/** The planes with those of corners, which cut everything, among them; planes that lie on one give way. `whole` = what stays whole, metres; else the way to the next. */
+function withCorners(
+  planes: Float64Array,
+  whole: number | undefined,
+  corners: readonly number[],
+  length: number,
+): Omit<Planes, 'edges'> {
+  const near = length * EDGE * 2;
+  const kept = planes.filter((x) => corners.every((corner) => Math.abs(corner - x) > near));
+  const all = Float64Array.from([...kept, ...corners]).sort();
+  const longest = all.map((x, i) => {
+    if (corners.includes(x)) return 0;
+    return whole ?? Math.min(x - (all[i - 1] ?? 0), (all[i + 1] ?? length) - x);
+  });
+  return { planes: all, longest };
+}

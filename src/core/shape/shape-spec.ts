@@ -1,0 +1,46 @@
+import { z } from 'zod';
+import { frameSpecSchema } from '../frames/registry';
+import { blends } from './blends';
+import { LANE_NAMES } from './lane';
+
+blends satisfies { [K in keyof typeof blends]: { kind: K } };
+
+export type BlendName = keyof typeof blends;
+
+/** A value along the length: keys over stations (metres), and how it goes from one to the next. */
+export const laneSpecSchema = z.strictObject({
+  blend: z.enum(Object.keys(blends) as [BlendName, ...BlendName[]]),
+  keys: z
+    .array(z.strictObject({ station: z.number().min(0).max(1e7), value: z.number().min(-1e4).max(1e4) }))
+    .min(1)
+    .max(2000)
+    .readonly(),
+});
+
+const lanes = LANE_NAMES.map((name) => {
+  const isGauge = name === 'gaugeUp' || name === 'gaugeSide';
+  const spec = isGauge
+    ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value > 0), { error: 'a gauge is more than 0' })
+    : laneSpecSchema;
+  return [name, spec.optional()] as const;
+});
+
+/** How a run lies along its path. */
+export const shapeSpecSchema = z.strictObject({
+  frames: frameSpecSchema,
+  /** Roll about the path at the start of the reach, radians. */
+  roll: z.number().min(-1e4).max(1e4),
+  /** Whole or broken turns about the path over the reach. */
+  turns: z.number().min(-1e4).max(1e4),
+  /** Thickness factor across the path. */
+  gauge: z.number().min(1e-4).max(1e4),
+  /** Metres that the whole run lies above its path, plumb whatever its frames do; absent = none. */
+  lift: z.number().min(-1e4).max(1e4).optional(),
+  /** What changes along the length beside these: radians, factors, metres. They go with the run when it moves. */
+  lanes: z
+    .strictObject(Object.fromEntries(lanes) as Record<(typeof LANE_NAMES)[number], (typeof lanes)[number][1]>)
+    .optional(),
+});
+
+export type LaneSpec = z.infer<typeof laneSpecSchema>;
+export type ShapeSpec = z.infer<typeof shapeSpecSchema>;

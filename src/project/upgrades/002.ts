@@ -1,0 +1,51 @@
+import { z } from 'zod';
+
+const loose = z.record(z.string(), z.unknown());
+type Loose = z.infer<typeof loose>;
+
+/** What the file says, or nothing where it is no object: what is wrong is told when the whole is checked. */
+const objectOf = (value: unknown): Loose => loose.safeParse(value).data ?? {};
+
+/** The options of a rule that it has a use for. */
+const ruleOf = ({ rule, gap, count, countFit = 'own', oneFit = 'reach' }: Loose): unknown => {
+  if (rule === 'byCount') return { kind: rule, count, over: countFit, gap };
+  if (rule === 'onePiece') return { kind: rule, lies: oneFit };
+  return { kind: rule, gap };
+};
+
+const motionOf = ({ growth, seconds }: Loose): unknown =>
+  growth === 'none' ? { kind: growth } : { kind: growth, seconds };
+
+function runOf(value: unknown): unknown {
+  const run = loose.safeParse(value).data;
+  if (!run) return value;
+  const { segment, laying, bending, motion, ...kept } = run;
+  const { from, to, variation, ...rule } = objectOf(laying);
+  const { pastEnd, slicing, tolerance, ...shape } = objectOf(bending);
+  return {
+    ...kept,
+    reach: { from, to },
+    shape,
+    bending: { pastEnd, slicing, tolerance },
+    motion: motionOf(objectOf(motion)),
+    courses: [
+      {
+        id: 'main',
+        segment,
+        laying: { rule: ruleOf(rule), ...(variation !== undefined && { variation }) },
+        fit: { kind: 'bent' },
+      },
+    ],
+  };
+}
+
+/**
+ * A run's laying becomes that of its one course, and its reach the run's own; frames, roll, turns and gauge become its shape; rules and motions
+ * carry only what they use.
+ */
+export function toVersion2(file: unknown): unknown {
+  const { project, ...beside } = objectOf(file);
+  const read = objectOf(project);
+  const runs = Array.isArray(read.runs) ? read.runs.map(runOf) : read.runs;
+  return { ...beside, project: { ...read, version: 2, runs } };
+}

@@ -1,0 +1,108 @@
+import { unwrap } from '../../core/testing/runs';
+import { parseProjectValue } from '../project-file';
+import { projectSchema } from '../schema';
+import { saltgrassLanding } from '../samples';
+import { upgrade } from '.';
+
+/** A run as version 1 wrote it. */
+const runOf = (laying: object, bending: object = {}, motion: object = {}) => ({
+  id: 'r',
+  name: 'Causeway',
+  visible: true,
+  segment: 's',
+  path: 'p',
+  laying: { rule: 'fillStretch', count: 10, gap: 0.2, from: 3, to: null, ...laying },
+  bending: {
+    frames: { rule: 'upright', up: [0, 1, 0] },
+    ...{
+      roll: 0.3,
+      turns: 2,
+      gauge: 1.5,
+      lift: 0.1,
+      pastEnd: 'trim',
+      slicing: { by: 'rows', rows: 4 },
+      tolerance: 0.002,
+    },
+    ...bending,
+  },
+  motion: { growth: 'stretchOut', seconds: 6, ...motion },
+  setAside: ['steepPath'],
+});
+const fileOf = (run: unknown) => ({
+  project: {
+    ...{ format: 'rattan-project', version: 1, name: 'Old' },
+    segments: saltgrassLanding()
+      .segments.slice(0, 1)
+      .map((segment) => ({ ...segment, id: 's' })),
+    paths: saltgrassLanding()
+      .paths.slice(0, 1)
+      .map((path) => ({ ...path, id: 'p' })),
+    ...{ runs: [run], guides: [] },
+  },
+  assets: {},
+});
+const opened = async (laying: object, bending: object = {}, motion: object = {}) =>
+  unwrap(await parseProjectValue(fileOf(runOf(laying, bending, motion)))).project.runs[0]!;
+
+describe('a project of version 1', () => {
+  it('keeps everything that it said, each in its new place', async () => {
+    const run = await opened({ variation: { tint: 0.2, shift: 0, seed: 7 } });
+    expect(run).toEqual({
+      ...{ id: 'r', name: 'Causeway', visible: true, path: 'p', setAside: ['steepPath'] },
+      reach: { from: 3, to: null },
+      shape: { frames: { rule: 'upright', up: [0, 1, 0] }, roll: 0.3, turns: 2, gauge: 1.5, lift: 0.1 },
+      bending: { pastEnd: 'trim', slicing: { by: 'rows', rows: 4 }, tolerance: 0.002 },
+      motion: { kind: 'stretchOut', seconds: 6 },
+      courses: [
+        {
+          ...{ id: 'main', segment: 's', fit: { kind: 'bent' }, side: 0, height: 0 },
+          laying: { rule: { kind: 'fillStretch', gap: 0.2 }, variation: { tint: 0.2, shift: 0, seed: 7 } },
+        },
+      ],
+    });
+  });
+
+  it.each([
+    [{ rule: 'fillGaps' }, { kind: 'fillGaps', gap: 0.2 }],
+    [{ rule: 'byCount' }, { kind: 'byCount', count: 10, over: 'own', gap: 0.2 }],
+    [
+      { rule: 'byCount', countFit: 'gaps' },
+      { kind: 'byCount', count: 10, over: 'gaps', gap: 0.2 },
+    ],
+    [{ rule: 'onePiece' }, { kind: 'onePiece', lies: 'reach' }],
+    [
+      { rule: 'onePiece', oneFit: 'middle' },
+      { kind: 'onePiece', lies: 'middle' },
+    ],
+  ])('takes over of a rule what that uses: %j', async (laying, rule) => {
+    const run = await opened(laying);
+    expect(run.courses[0]!.laying.rule).toEqual(rule);
+    expect(run.courses[0]!.laying.variation).toEqual({ tint: 0, shift: 0, seed: 1 });
+  });
+
+  it('that does not move has no seconds', async () => {
+    expect((await opened({}, {}, { growth: 'none' })).motion).toEqual({ kind: 'none' });
+  });
+
+  it('is told where it is wrong, whatever is wrong with it', async () => {
+    for (const [run, place] of [
+      [runOf({ gap: 'wide' }), 'courses.0.laying.rule.gap'],
+      [runOf({}, { gauge: -1 }), 'shape.gauge'],
+      [{ ...runOf({}), bending: 3 }, 'shape.frames'],
+      [{ ...runOf({}), segment: 'gone' }, 'courses.0.segment'],
+      [null, ''],
+    ] as const) {
+      const result = await parseProjectValue(fileOf(run));
+      const at = result.ok ? 'none' : result.problems.map(({ path }) => path.join('.'));
+      expect(at).toContain(['project.runs.0', place].filter(Boolean).join('.'));
+    }
+    for (const project of [undefined, 3, [], { format: 'rattan-project', version: 1 }])
+      expect((await parseProjectValue({ project, assets: {} })).ok).toBe(false);
+  });
+
+  it('that is of this version stays as it is', () => {
+    const file = { project: saltgrassLanding(), assets: {} };
+    expect(upgrade(file, 2)).toBe(file);
+    expect(projectSchema.parse(saltgrassLanding())).toEqual(saltgrassLanding());
+  });
+});
