@@ -45,7 +45,7 @@ async function bake({ project: file, out, run, time, report, frames, guides }: B
   if (!baked.ok) return tell(file, baked.problems);
   for (const warning of baked.warnings) say(`rattan: ${file}: ${problemWords(warning)}`);
   const [first, ...beside] = baked.value.files;
-  await writeFile(target, first!.bytes);
+  await writeFile(target, first.bytes);
   for (const { name: other, bytes } of beside) await writeFile(join(dirname(target), other), bytes);
   if (report)
     await writeFile(report, JSON.stringify({ project: project.name, runs: baked.value.reports }, null, 2) + '\n');

@@ -65,7 +65,7 @@ export async function asphalt(page: Page): Promise<number> {
   const { data, channels } = decode(await page.getByRole('region', { name: 'Bent view' }).screenshot());
   let count = 0;
   for (let i = 0; i < data.length; i += channels) {
-    const [r, g, b] = [data[i]!, data[i + 1]!, data[i + 2]!];
+    const [r, g, b] = [data[i], data[i + 1], data[i + 2]];
     if (Math.max(r, g, b) - Math.min(r, g, b) < 10 && g > 70 && g < 190) count++;
   }
   return count;

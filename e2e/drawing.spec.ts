@@ -132,7 +132,7 @@ test('a freehand stroke goes on from an end, redraws a part, or is a run of its 
   const count = await runs.count();
   const stroke = async (places: readonly (readonly [number, number])[]) => {
     await page.getByRole('button', { name: 'Freehand' }).click();
-    await page.mouse.move(...places[0]!);
+    await page.mouse.move(...places[0]);
     await page.mouse.down();
     for (const place of places.slice(1)) await page.mouse.move(...place, { steps: 8 });
     await page.mouse.up();

@@ -6,7 +6,7 @@ import { asphalt, disc, expect, MADE_TO_CRASH, openDemo, openEmpty, pathLength, 
 test('is isolated, allows no eval, and draws something', async ({ page }) => {
   const response = await page.goto('/?sample');
   await expect(page.getByRole('button', { name: /Laying.*32 laid/ })).toBeVisible();
-  const policy = response!.headers()['content-security-policy']!;
+  const policy = response!.headers()['content-security-policy'];
   expect(policy).toContain("script-src 'self'");
   expect(policy).not.toContain("'unsafe-eval'"); // WebAssembly alone is let through
   await settled(page);
@@ -20,7 +20,7 @@ test('is isolated, allows no eval, and draws something', async ({ page }) => {
       context.drawImage(source, 0, 0);
       const { data } = context.getImageData(0, 0, copy.width, copy.height);
       const seen = new Set<number>();
-      for (let i = 0; i < data.length; i += 4 * 97) seen.add((data[i]! << 16) | (data[i + 1]! << 8) | data[i + 2]!);
+      for (let i = 0; i < data.length; i += 4 * 97) seen.add((data[i] << 16) | (data[i + 1] << 8) | data[i + 2]);
       return seen.size;
     });
   await expect.poll(colours).toBeGreaterThan(50);
@@ -70,7 +70,7 @@ test('a tab killed inside a write leaves the last good state', async ({ page, co
   const crash = page.waitForEvent('crash');
   // The page's own process is the one that has worked most; the browser keeps others in store for new pages.
   const renderers = processInfo.filter(({ type }) => type === 'renderer').sort((a, b) => b.cpuTime - a.cpuTime);
-  process.kill(renderers[0]!.id, 'SIGKILL');
+  process.kill(renderers[0].id, 'SIGKILL');
   await crash;
   const again = await context.newPage();
   await again.goto('/');

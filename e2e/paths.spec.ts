@@ -136,7 +136,7 @@ test('while a point is dragged Space steps through what holds it and a number sa
   await expect(page.getByLabel('y (up)', { exact: true })).toHaveValue('4 m');
   const by = [parseFloat(await x.inputValue()) - 2, parseFloat(await page.getByLabel('z', { exact: true }).inputValue()) - 11.5]; // prettier-ignore
   const along = [6.5 - -11, -8 - 25]; // about how the path runs there: from the point before to the one after
-  const cosine = (by[0]! * along[0]! + by[1]! * along[1]!) / (Math.hypot(...by) * Math.hypot(...along));
+  const cosine = (by[0] * along[0] + by[1] * along[1]) / (Math.hypot(...by) * Math.hypot(...along));
   expect(Math.hypot(...by)).toBeGreaterThan(0.5);
   expect(Math.abs(cosine)).toBeLessThan(0.2);
 });

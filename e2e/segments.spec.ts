@@ -7,8 +7,8 @@ function boxStl(): string {
   const corner = (i: number) => [i & 1 ? 2300 : 300, i & 2 ? 500 : 400, i & 4 ? 900 : 700].join(' ');
   const faces = ['0 2 3 1', '4 5 7 6', '0 1 5 4', '2 6 7 3', '0 4 6 2', '1 3 7 5'].map((f) => f.split(' ').map(Number));
   const facets = faces.flatMap(([a, b, c, d]) => [
-    [a!, b!, c!],
-    [a!, c!, d!],
+    [a, b, c],
+    [a, c, d],
   ]);
   return `solid box\n${facets.map((f) => `facet normal 0 0 0\nouter loop\n${f.map((i) => `vertex ${corner(i)}`).join('\n')}\nendloop\nendfacet`).join('\n')}\nendsolid`;
 }

@@ -16,7 +16,7 @@ import { compileCurve, type CurveSpec } from '../src/core/curve/registry';
 import { buildFrameTable } from '../src/core/frames/build-frame-table';
 import { FRAME_STRIDE, UP } from '../src/core/frames/frame-table';
 import type { Vec3 } from '../src/core/math/vec3';
-import { CLEAN_DEFAULTS } from '../src/core/mesh/clean/clean-mesh';
+import { CLEAN_DEFAULTS } from '../src/core/mesh/clean/clean-spec';
 import type { Mesh } from '../src/core/mesh/mesh';
 import { evenPlanes } from '../src/core/segment/pieces/plan-slices';
 import { prepareSegment } from '../src/core/segment/prepare';
@@ -47,7 +47,7 @@ function race<T extends readonly (() => unknown)[]>(works: T, seconds = 4): { [K
     works.forEach((work, i) => {
       const start = performance.now();
       work();
-      fastest[i] = Math.min(fastest[i]!, performance.now() - start);
+      fastest[i] = Math.min(fastest[i], performance.now() - start);
     });
   }
   return fastest as { [K in keyof T]: number };
@@ -109,7 +109,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     const k = Math.hypot(r, c);
     const binormal = (t: number): Vec3 => [(c * Math.sin(t)) / k, r / k, (c * Math.cos(t)) / k];
     const angle = (v: readonly number[], t: number) => {
-      const dot = (p: Vec3) => p[0] * v[0]! + p[1] * v[1]! + p[2] * v[2]!;
+      const dot = (p: Vec3) => p[0] * v[0] + p[1] * v[1] + p[2] * v[2];
       return Math.atan2(dot(binormal(t)), dot(normal(t)));
     };
     const off = angle(end, w) - angle(start, 0) + exact;
@@ -118,12 +118,12 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const table = ours();
   const upAt = (i: number) => [...table.frames.subarray(i * FRAME_STRIDE + UP, i * FRAME_STRIDE + UP + 3)];
   const { normals } = theirs();
-  const errors = [error(upAt(0), upAt(N)), error(normals[0]!.toArray(), normals[N]!.toArray())];
+  const errors = [error(upAt(0), upAt(N)), error(normals[0].toArray(), normals[N].toArray())];
   say(
     `frame table, ${N} samples, against computeFrenetFrames`,
     `${(b / a).toFixed(2)} times as fast (${ms(a)} against ${ms(b)})`,
   );
-  say('  twist error at the end, radians', `${errors[0]!.toExponential(1)} against ${errors[1]!.toExponential(1)}`);
+  say('  twist error at the end, radians', `${errors[0].toExponential(1)} against ${errors[1].toExponential(1)}`);
 }
 
 // (2) A bent run against TubeGeometry of the same vertex count.
@@ -217,7 +217,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     const start = performance.now();
     const files = await glb.write!([{ name: 'Tube', mesh: segment.mesh }], 'tube');
     t = Math.min(t, performance.now() - start);
-    size = files[0]!.bytes.length;
+    size = files[0].bytes.length;
   }
   say(
     `GLB of ${(segment.mesh.positions.length / 3).toLocaleString('en')} vertices, ${Math.round(size / 1e6)} MB`,
@@ -239,7 +239,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
 // (7) Reading a GLB of some 100 MB, against three's loader on the same bytes; both in Node, without images.
 {
   const segment = sliceSegment(prepare({ kind: 'tube', length: 1, radius: 0.5, sides: 64 }), evenPlanes(1, 28_000));
-  const { bytes } = (await glb.write!([{ name: 'Tube', mesh: segment.mesh }], 'tube'))[0]!;
+  const { bytes } = (await glb.write!([{ name: 'Tube', mesh: segment.mesh }], 'tube'))[0];
   const buffer = bytes.slice().buffer;
   const fastest = [Infinity, Infinity];
   for (let round = 0; round < 3; round++) {
@@ -247,7 +247,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
     for (const [i, read] of reads.entries()) {
       const start = performance.now();
       await read();
-      fastest[i] = Math.min(fastest[i]!, performance.now() - start);
+      fastest[i] = Math.min(fastest[i], performance.now() - start);
     }
   }
   const [a, b] = fastest as [number, number];
@@ -289,7 +289,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
   const faces = new DataView(new ArrayBuffer((indices.length / 3) * 13));
   for (let t = 0; t < indices.length / 3; t++) {
     faces.setUint8(t * 13, 3);
-    for (let k = 0; k < 3; k++) faces.setUint32(t * 13 + 1 + k * 4, indices[t * 3 + k]!, true);
+    for (let k = 0; k < 3; k++) faces.setUint32(t * 13 + 1 + k * 4, indices[t * 3 + k], true);
   }
   const places = new Uint8Array(positions.buffer, positions.byteOffset, positions.byteLength);
   return Uint8Array.from(Buffer.concat([header, places, new Uint8Array(faces.buffer)]));
@@ -320,7 +320,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     const edits = Array.from({ length: 50 }, (_, i) =>
       structuredClone(transformPoints(path, chosen, { kind: 'move', by: [0, 0.001 * i, 0.05] })),
     );
-    const moved = () => edits[k++ % 50]!;
+    const moved = () => edits[k++ % 50];
     const follow = () => {
       const edited = followCurve(path, arc.curve, moved());
       if (!edited || !followTable(base, edited.curve, spec, { known: edited.touched })) throw new Error('not followed');
@@ -371,7 +371,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
         bending += performance.now() - ready;
       }
     }
-    if (whole < fastest[0]! * FRAMES) fastest.splice(0, 2, whole / FRAMES, bending / FRAMES);
+    if (whole < fastest[0] * FRAMES) fastest.splice(0, 2, whole / FRAMES, bending / FRAMES);
   }
   const [frame, bend] = fastest as [number, number];
   say(
@@ -391,7 +391,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     times.push(performance.now() - start);
   }
   times.sort((a, b) => a - b);
-  const at = (part: number) => times[Math.floor(part * (times.length - 1))]! / times[0]!;
+  const at = (part: number) => times[Math.floor(part * (times.length - 1))] / times[0];
   say(
     'plain arithmetic, this machine against itself',
     `median ${at(0.5).toFixed(2)}, slowest tenth ${at(0.9).toFixed(2)} of the fastest`,

@@ -48,7 +48,7 @@ const hostile = glbOf({
 const id = await assetIdOf(hostile);
 const [first, ...rest] = project.segments;
 const source = { from: 'asset', asset: id, fileName: 'a.glb' } as const;
-const claims: Project = { ...project, segments: [{ ...first!, source, finishes: [] }, ...rest] };
+const claims: Project = { ...project, segments: [{ ...first, source, finishes: [] }, ...rest] };
 const answer = await bake(encodeProjectFile({ project: claims, assets: new Map([[id, hostile]]) }));
 console.log(`A GLB of ${hostile.length} bytes: ${answer.status}, ${(await answer.text()).slice(0, 160)}`);
 console.log(`GET / afterwards: ${Math.round(await page())} ms`);

@@ -71,7 +71,7 @@ for (let round = 0; round < rounds; round++) {
   }
   await new Promise((done) => setTimeout(done, 500));
   const kept = Math.round(Math.abs((await beside()) - before) / STEP);
-  lost.push(kept < edits.length ? killed - edits[kept]! : 0);
+  lost.push(kept < edits.length ? killed - edits[kept] : 0);
   console.log(`${round + 1}: ${edits.length} edits, ${kept} kept, ${lost.at(-1)} ms lost`);
 }
 console.log(`The most lost in ${rounds} kills: ${Math.max(...lost)} ms`);

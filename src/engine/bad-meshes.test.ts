@@ -1,6 +1,6 @@
 import { Document } from '@gltf-transform/core';
 import validator from 'gltf-validator';
-import { CLEAN_DEFAULTS } from '../core/mesh/clean/clean-mesh';
+import { CLEAN_DEFAULTS } from '../core/mesh/clean/clean-spec';
 import { area, volume } from '../core/mesh/measure';
 import type { Mesh } from '../core/mesh/mesh';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
@@ -27,7 +27,7 @@ const vertices = (places: readonly Place[]) => places.map((p) => `v ${p.join(' '
 /** The twelve triangles of a box from 0 to `size` at `at`, numbered from vertex `first` on. */
 function box(size: Place, at: Place = [0, 0, 0], first = 1): string[] {
   const corners = [0, 1, 2, 3, 4, 5, 6, 7].map((i): Place => {
-    const on = (c: number) => at[c]! + ((i >> c) & 1 ? size[c]! : 0);
+    const on = (c: number) => at[c] + ((i >> c) & 1 ? size[c] : 0);
     return [on(0), on(1), on(2)];
   });
   const faces = ['0 2 3 1', '4 5 7 6', '0 1 5 4', '2 6 7 3', '0 4 6 2', '1 3 7 5'];
@@ -37,7 +37,7 @@ function box(size: Place, at: Place = [0, 0, 0], first = 1): string[] {
 /** Brings a file, lays it on a bend of some 10 m and bakes it as GLB. */
 async function throughAll(files: readonly NamedBytes[], prepare: Partial<PrepareSpec> = {}) {
   const { brought, bytes } = unwrap(await bringMesh(files));
-  const source = { from: 'asset' as const, asset: brought.asset, fileName: files[0]!.name };
+  const source = { from: 'asset' as const, asset: brought.asset, fileName: files[0].name };
   const segment = { id: 's', name: 'Bad', source, prepare: { ...PREPARE_DEFAULTS, ...prepare }, finishes: [] };
   const path = { id: 'p', name: 'Bend', curve: pathOf('smooth', [[0, 0, 0], [5, 0, 2], [9, 1, 0]]) }; // prettier-ignore
   const run = { id: 'r', name: 'Run', visible: true, path: 'p', ...JOB_DEFAULTS, courses: [newCourse('s')] };
@@ -49,7 +49,7 @@ async function throughAll(files: readonly NamedBytes[], prepare: Partial<Prepare
 }
 
 async function expectSound(files: readonly NamedBytes[]): Promise<Mesh> {
-  const { issues } = await validator.validateBytes(files[0]!.bytes, { maxIssues: 5 });
+  const { issues } = await validator.validateBytes(files[0].bytes, { maxIssues: 5 });
   expect(issues.messages.filter(({ severity }) => severity < 2)).toEqual([]);
   const mesh = unwrap(await readMesh(files));
   expect(mesh.positions.every(Number.isFinite)).toBe(true);
@@ -58,7 +58,7 @@ async function expectSound(files: readonly NamedBytes[]): Promise<Mesh> {
 }
 
 const wordsOf = (result: { ok: boolean; problems?: readonly Parameters<typeof problemWords>[0][] }) =>
-  result.ok ? 'ok' : problemWords(result.problems![0]!);
+  result.ok ? 'ok' : problemWords(result.problems![0]);
 
 describe('a bad mesh', () => {
   it('of no thickness is laid as the sheet it is', async () => {
@@ -108,7 +108,7 @@ describe('a bad mesh', () => {
     const { ready } = await throughAll([obj(box([2, 1, 1]))]);
     const { positions, normals } = unwrap(ready).prepared.mesh;
     for (let v = 0; v < positions.length; v += 3) {
-      const outwards = (positions[v]! - 1) * normals[v]! + (positions[v + 1]! - 0.5) * normals[v + 1]! + (positions[v + 2]! - 0.5) * normals[v + 2]!; // prettier-ignore
+      const outwards = (positions[v] - 1) * normals[v] + (positions[v + 1] - 0.5) * normals[v + 1] + (positions[v + 2] - 0.5) * normals[v + 2]; // prettier-ignore
       expect(outwards).toBeGreaterThan(0);
     }
   });
@@ -159,7 +159,7 @@ function gridDocument(cells: number, side: number): Document {
 function boxDocument(scale: [number, number, number]): Document {
   const lines = box([2, 1, 1]);
   const numbers = (key: string) => lines.filter((l) => l.startsWith(key)).map((l) => l.split(' ').slice(1).map(Number));
-  const quads = numbers('f').flatMap(([a, b, c, d]) => [a! - 1, b! - 1, c! - 1, a! - 1, c! - 1, d! - 1]);
+  const quads = numbers('f').flatMap(([a, b, c, d]) => [a - 1, b - 1, c - 1, a - 1, c - 1, d - 1]);
   return documentOf(Float32Array.from(numbers('v').flat()), Uint32Array.from(quads), scale);
 }
 

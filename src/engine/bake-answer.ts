@@ -22,7 +22,7 @@ export async function answerBake(
     return refuse(415, fail('request.type'));
   const query = bakeQuery.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) {
-    const { path, message } = query.error.issues[0]!;
+    const { path, message } = query.error.issues[0];
     return refuse(400, fail('query.invalid', { key: path.join('.') || 'name', reason: message }));
   }
   const body = await readBody(request, limits.bytes);

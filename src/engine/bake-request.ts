@@ -1,14 +1,14 @@
-import { zipSync } from 'fflate';
 import { z } from 'zod';
 import type { Problem } from '../core/math/result';
 import { WRITERS } from '../formats/registry';
+import { zipFiles } from '../formats/zip';
 import { parseProjectFile } from '../project/project-file';
 import { bakeFiles, loadFrom } from './bake';
 import { Deriver } from './derive';
 import { problemWords } from './problem-words';
 
 export const bakeQuery = z.strictObject({
-  format: z.enum(['report', ...WRITERS.map((f) => f.extensions[0]!)]).default('glb'),
+  format: z.enum(['report', ...WRITERS.map((f) => f.extensions[0])]).default('glb'),
   run: z.string().min(1).max(200).optional(),
   time: z.coerce.number().min(0).optional(),
   frames: z.coerce.number().int().min(2).max(100_000).optional(),
@@ -40,7 +40,7 @@ export const refusal = (status: number, problems: readonly Problem[]): Answer =>
 /** Bakes the project file in a request's body. A report is JSON; files that come in several are zipped. */
 export async function bakeRequest(body: Uint8Array, { format, run, time, frames }: BakeQuery): Promise<Answer> {
   const opened = await parseProjectFile(new TextDecoder().decode(body));
-  if (!opened.ok) return refusal(opened.problems[0]!.code === 'project.invalid' ? 422 : 400, opened.problems);
+  if (!opened.ok) return refusal(opened.problems[0].code === 'project.invalid' ? 422 : 400, opened.problems);
   const { project, assets } = opened.value;
   const extension = format === 'report' ? 'glb' : format;
   const baked = await bakeFiles(
@@ -60,11 +60,9 @@ export async function bakeRequest(body: Uint8Array, { format, run, time, frames 
     status: 200,
     headers: {
       'content-type': isOne ? WRITERS.find((f) => f.extensions[0] === extension)!.mime : 'application/zip',
-      'content-disposition': `attachment; filename="${isOne ? first!.name : 'rattan.zip'}"`,
+      'content-disposition': `attachment; filename="${isOne ? first.name : 'rattan.zip'}"`,
       ...(warning && { 'x-rattan-warning': warning.replaceAll(/[^ -~]/g, '?') }), // ISO 8859-1 at most (RFC 9110, 5.5)
     },
-    body: isOne
-      ? first!.bytes
-      : zipSync(Object.fromEntries(files.map((f) => [f.name, f.bytes])), { mtime: '1980-01-02' }),
+    body: isOne ? first.bytes : zipFiles(files),
   };
 }

@@ -20,19 +20,19 @@ describe('bakeProject', () => {
     const { scene, reports } = unwrap(await bakeProject(causeway(), deriver(), { frames: 11 }));
     const [road, drain] = reports;
     expect(scene.map(({ name }) => name)).toEqual(['Causeway', 'Kerb drain']);
-    expect(isClosed(scene[1]!.mesh)).toBe(true);
-    expect(road!.placements).toHaveLength(32);
-    expect(drain!.placements).toHaveLength(1);
-    expect(road!.pathLength).toBeGreaterThan(128);
-    expect(road!.pathLength).toBeLessThan(129);
-    expect(road!.tightestRadius!).toBeGreaterThan(4);
-    expect(road!.findings).toEqual([]);
-    const last = road!.placements[31]!;
-    expect(Math.abs(last.station + last.length - road!.pathLength)).toBeLessThan(1e-6);
-    expect(road!.frames).toHaveLength(11);
-    expect(road!.frames![10]!.position[0]).toBeCloseTo(46, 9);
-    expect(road!.vertices).toBe(scene[0]!.mesh.positions.length / 3);
-    expect(road!.triangles).toBe(scene[0]!.mesh.indices.length / 3);
+    expect(isClosed(scene[1].mesh)).toBe(true);
+    expect(road.placements).toHaveLength(32);
+    expect(drain.placements).toHaveLength(1);
+    expect(road.pathLength).toBeGreaterThan(128);
+    expect(road.pathLength).toBeLessThan(129);
+    expect(road.tightestRadius!).toBeGreaterThan(4);
+    expect(road.findings).toEqual([]);
+    const last = road.placements[31];
+    expect(Math.abs(last.station + last.length - road.pathLength)).toBeLessThan(1e-6);
+    expect(road.frames).toHaveLength(11);
+    expect(road.frames![10].position[0]).toBeCloseTo(46, 9);
+    expect(road.vertices).toBe(scene[0].mesh.positions.length / 3);
+    expect(road.triangles).toBe(scene[0].mesh.indices.length / 3);
   });
 
   it('bakes every run of the landing, each with nothing to find', async () => {
@@ -51,24 +51,24 @@ describe('bakeProject', () => {
   it('makes guides far away near themselves too', async () => {
     const landing = saltgrassLanding();
     const [first] = landing.guides;
-    const far = { ...first!, name: 'Far', position: [1e6, 3, -999_999.7] as const };
-    const { scene } = unwrap(await bakeProject({ ...landing, guides: [first!, far] }, deriver(), { guides: true }));
+    const far = { ...first, name: 'Far', position: [1e6, 3, -999_999.7] as const };
+    const { scene } = unwrap(await bakeProject({ ...landing, guides: [first, far] }, deriver(), { guides: true }));
     const [near, away] = scene.slice(-2).map(({ mesh }) => mesh.positions);
     expect(scene.at(-1)).toMatchObject({ name: 'Far', origin: [1e6, 3, -999_999.7] });
-    const [px, py, pz] = first!.position;
-    away!.forEach((v, i) => expect(Math.abs(v + [px, py, pz][i % 3]! - near![i]!)).toBeLessThan(1e-5));
+    const [px, py, pz] = first.position;
+    away.forEach((v, i) => expect(Math.abs(v + [px, py, pz][i % 3] - near[i])).toBeLessThan(1e-5));
   });
 
   it('fills the path with a coil, whatever its length', async () => {
     const landing = saltgrassLanding();
     const [cord] = unwrap(await bakeProject(landing, deriver(), { run: 'Lamp cord' })).reports;
-    expect(cord!.placements[0]!.stretch).toBeCloseTo(1, 4);
+    expect(cord.placements[0].stretch).toBeCloseTo(1, 4);
     const { points } = landing.paths.find(({ id }) => id === 'lamp-cord-path')!.curve;
     const lower = movePoint(landing, 'lamp-cord-path', points.length - 1, [40.2, 1.9, -9.3]);
     const [longer] = unwrap(await bakeProject(lower, deriver(), { run: 'Lamp cord' })).reports;
-    expect(longer!.pathLength).toBeGreaterThan(cord!.pathLength + 0.4);
-    expect(longer!.placements[0]!.stretch).toBeCloseTo(1, 4);
-    expect(longer!.triangles).toBeGreaterThan(cord!.triangles);
+    expect(longer.pathLength).toBeGreaterThan(cord.pathLength + 0.4);
+    expect(longer.placements[0].stretch).toBeCloseTo(1, 4);
+    expect(longer.triangles).toBeGreaterThan(cord.triangles);
   });
 
   it('finds geometry that is no number before a file is written, and names the run', async () => {
@@ -76,21 +76,21 @@ describe('bakeProject', () => {
     const normals = mesh.normals.slice();
     normals[10] = NaN;
     const [segment] = causeway().segments;
-    const broken = { ...segment!, source: { from: 'asset' as const, asset: 'a'.repeat(64), fileName: 'a.glb' }, prepare: PREPARE_DEFAULTS, finishes: [] }; // prettier-ignore
+    const broken = { ...segment, source: { from: 'asset' as const, asset: 'a'.repeat(64), fileName: 'a.glb' }, prepare: PREPARE_DEFAULTS, finishes: [] }; // prettier-ignore
     const project = { ...causeway(), segments: [broken, ...causeway().segments.slice(1)] };
     const loader = new Deriver(async () => ({ ok: true, value: { ...mesh, normals }, warnings: [] }));
     const baked = await bakeFiles(project, loader, 'glb', 'a');
     expect(baked).toMatchObject({ ok: false, problems: [{ code: 'bake.not-a-number', facts: { run: 'Causeway' } }] });
-    expect(problemWords((baked as unknown as { problems: never[] }).problems[0]!)).toMatch(
+    expect(problemWords((baked as unknown as { problems: never[] }).problems[0])).toMatch(
       /^Causeway: .*no file was written/,
     );
   });
 
   it('makes the same bytes twice', async () => {
     const [a, b] = await Promise.all(
-      [1, 2].map(async () => unwrap(await bakeFiles(causeway(), deriver(), 'glb', 'a')).files[0]!.bytes),
+      [1, 2].map(async () => unwrap(await bakeFiles(causeway(), deriver(), 'glb', 'a')).files[0].bytes),
     );
-    expect(Buffer.compare(a!, b!)).toBe(0);
+    expect(Buffer.compare(a, b)).toBe(0);
   });
 
   it.each(['glb', 'obj', 'stl'])('tells how far it is, from bending to the end of writing (%s)', async (extension) => {
@@ -124,7 +124,7 @@ describe('bakeProject', () => {
       frames: { rule: 'leastTwist', up: [0, 1, 0] },
     });
     const { reports } = unwrap(await bakeProject(project, deriver(), { run: 'Causeway' }));
-    const { total, leastPerMetre, greatestPerMetre } = reports[0]!.twist;
+    const { total, leastPerMetre, greatestPerMetre } = reports[0].twist;
     expect(total).toBeCloseTo(4 * Math.PI, 3);
     expect(greatestPerMetre - leastPerMetre).toBeLessThan(1e-3);
   });
@@ -134,7 +134,7 @@ describe('bakeProject', () => {
     expect(unwrap(await bakeProject(hidden, deriver())).scene).toHaveLength(1);
     const code = async (project: Project, run?: string, time?: number) => {
       const result = await bakeProject(project, deriver(), { run, time: time ?? null });
-      return result.ok ? 'ok' : result.problems[0]!.code;
+      return result.ok ? 'ok' : result.problems[0].code;
     };
     expect(await code(emptyProject('Empty'))).toBe('bake.empty');
     expect(await code(causeway(), 'Motorway')).toBe('run.unknown');
@@ -148,15 +148,15 @@ describe('bakeProject', () => {
     expect(brought).toMatchObject({ fileName: 'hose.obj', triangles: mesh.indices.length / 3 });
     const project = causeway();
     const source = { from: 'asset' as const, asset: brought.asset, fileName: 'hose.obj' };
-    const segments = [{ ...project.segments[0]!, source, prepare: PREPARE_DEFAULTS }, project.segments[1]!];
+    const segments = [{ ...project.segments[0], source, prepare: PREPARE_DEFAULTS }, project.segments[1]];
     const assets = new Map([[brought.asset, bytes]]);
     const { reports } = unwrap(
       await bakeProject({ ...project, segments }, new Deriver(loadFrom(assets)), { run: 'causeway' }),
     );
-    expect(reports[0]!.placements).toHaveLength(64);
+    expect(reports[0].placements).toHaveLength(64);
     const without = await bakeProject({ ...project, segments }, deriver());
     expect(without).toMatchObject({ ok: false, problems: [{ code: 'asset.missing', path: ['runs', 0] }] });
-    if (!without.ok) expect(problemWords(without.problems[0]!)).toContain('Causeway');
+    if (!without.ok) expect(problemWords(without.problems[0])).toContain('Causeway');
   });
 });
 
@@ -171,11 +171,11 @@ it('lists no more frames than a report can hold, all runs together', async () =>
 it('lifts a run plumb by as much everywhere, on slopes and round corners alike, and leaves the path where it is', async () => {
   const plain = causeway();
   const lifted = setStep(plain, 'causeway', 'shape', { lift: 1.25 });
-  const meshOf = async (project: Project) => unwrap(await bakeProject(project, deriver(), { run: 'Causeway' })).scene[0]!.mesh; // prettier-ignore
+  const meshOf = async (project: Project) => unwrap(await bakeProject(project, deriver(), { run: 'Causeway' })).scene[0].mesh; // prettier-ignore
   const [a, b] = [await meshOf(plain), await meshOf(lifted)];
   expect(b.positions).toHaveLength(a.positions.length);
   b.positions.forEach((v, i) => {
-    const off = Math.abs(v - a.positions[i]! - (i % 3 === 1 ? 1.25 : 0));
+    const off = Math.abs(v - a.positions[i] - (i % 3 === 1 ? 1.25 : 0));
     if (off > 2e-5) throw new Error(`vertex ${Math.floor(i / 3)} is ${off} m off`);
   });
   expect(lifted.paths).toEqual(plain.paths);

@@ -99,8 +99,8 @@ async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMes
     const uvs = new Float32Array((positions.length / 3) * 2);
     const parts = [{ name: 'Guide', material: 0, start: 0, count: indices.length }];
     const mesh = { positions, normals, uvs, indices, parts, materials: [PALE], images: [] };
-    const { name, position } = visible[i]!;
-    return [{ name, mesh, ...(isFar(visible[i]!) && { origin: position }) }];
+    const { name, position } = visible[i];
+    return [{ name, mesh, ...(isFar(visible[i]) && { origin: position }) }];
   });
 }
 

@@ -25,7 +25,7 @@ export async function bringMesh(
   const bytes = await buildGltfIo().writeBinary(await buildDocument([{ name: 'Segment', mesh }]));
   onProgress(0.9);
   const asset = await assetIdOf(bytes);
-  const fileName = (files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0])!.name;
+  const fileName = (files.find(({ name }) => READABLE_EXTENSIONS.includes(extensionOf(name))) ?? files[0]).name;
   const brought = { asset, fileName, triangles: mesh.indices.length / 3, box: boxOf(mesh.positions) };
   return ok({ brought, bytes }, [...read.warnings, ...warnings]);
 }

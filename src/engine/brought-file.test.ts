@@ -32,13 +32,13 @@ describe('a file of paths', () => {
     expect(told.length).toBeGreaterThan(5);
     expect(told).toEqual(told.toSorted((a, b) => a - b));
     expect(told.at(-1)).toBe(1);
-    expect(line!.curve.kind).toBe('smooth');
-    expect(line!.curve.points.length).toBeLessThan(500);
+    expect(line.curve.kind).toBe('smooth');
+    expect(line.curve.points.length).toBeLessThan(500);
     let length = 0;
     for (let i = 1; i < 100_000; i++) length += distance(place(i - 1), place(i));
-    expect(line!.length / length).toBeCloseTo(1, 4);
-    expect(line!.size[0]).toBeCloseTo(99.999, 9);
-    expect(line!.size[2]).toBeCloseTo(10, 1);
+    expect(line.length / length).toBeCloseTo(1, 4);
+    expect(line.size[0]).toBeCloseTo(99.999, 9);
+    expect(line.size[2]).toBeCloseTo(10, 1);
   });
 
   it('in the coordinates of a map begins at the origin, and is told to be too far away where it does not', async () => {
@@ -47,9 +47,9 @@ describe('a file of paths', () => {
     expect(placing.toOrigin).toBe(true);
     expect(note).toMatch(/far from the origin of its file/);
     const [line] = placeLines(brought, placing);
-    expect(line!.curve.points.map(({ position }) => position)).toEqual([[0, 0, 0], [100, 1, 0].map((v) => expect.closeTo(v, 9))]); // prettier-ignore
-    expect(line!.problem).toBeUndefined();
-    expect(placeLines(brought, { ...placing, toOrigin: false })[0]!.problem).toMatchObject({ code: 'paths.too-far' });
+    expect(line.curve.points.map(({ position }) => position)).toEqual([[0, 0, 0], [100, 1, 0].map((v) => expect.closeTo(v, 9))]); // prettier-ignore
+    expect(line.problem).toBeUndefined();
+    expect(placeLines(brought, { ...placing, toOrigin: false })[0].problem).toMatchObject({ code: 'paths.too-far' });
     expect(summaryOf(await read('near.csv', 'x,y,z\n0,0,0\n5,0,0')).placing.toOrigin).toBe(false);
   });
 
@@ -57,6 +57,6 @@ describe('a file of paths', () => {
     const d = Array.from({ length: 20_001 }, (_, i) => `q 0.5 ${i % 2 ? 1 : -1} 1 0`).join(' ');
     const brought = await read('long.svg', `<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 ${d}"/></svg>`);
     const [line] = placeLines(brought, summaryOf(brought).placing);
-    expect(line!.problem).toMatchObject({ code: 'paths.too-many', facts: { count: 20_002 } });
+    expect(line.problem).toMatchObject({ code: 'paths.too-many', facts: { count: 20_002 } });
   });
 });

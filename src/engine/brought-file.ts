@@ -64,7 +64,7 @@ const UNSEEN = 4000;
 
 /** How far lines lie from their origin, and how large they are, in their units. */
 function extent(lines: readonly BroughtPath[]) {
-  const first = lines[0]!.points[0]!.position;
+  const first = lines[0].points[0].position;
   let [far, size] = [0, 0];
   for (const { points } of lines)
     for (const { position } of points) {
@@ -100,11 +100,11 @@ function measured(places: readonly Vec3[]): Pick<PlacedLine, 'length' | 'size'> 
   const [low, high] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]]; // prettier-ignore
   let length = 0;
   places.forEach((place, i) => {
-    if (i > 0) length += distance(place, places[i - 1]!);
+    if (i > 0) length += distance(place, places[i - 1]);
     place.forEach((v, c) => {
-      low[c] = Math.min(low[c]!, v);
-      high[c] = Math.max(high[c]!, v);
+      low[c] = Math.min(low[c], v);
+      high[c] = Math.max(high[c], v);
     });
   });
-  return { length, size: [high[0]! - low[0]!, high[1]! - low[1]!, high[2]! - low[2]!] };
+  return { length, size: [high[0] - low[0], high[1] - low[1], high[2] - low[2]] };
 }

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { proxy, wrap, type Endpoint, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { makeSegmentMesh } from '../core/segment/registry';
 import { pathOf } from '../core/testing/curves';
 import { unwrap } from '../core/testing/runs';
@@ -46,7 +46,7 @@ describe('the compute worker', () => {
     Object.defineProperty(globalThis, 'navigator', { value: { locks: new FakeLocks() }, configurable: true });
     await import('./compute.worker');
     port1.start();
-    api = wrap<ComputeApi>(port2 as unknown as Endpoint);
+    api = wrap<ComputeApi>(port2);
   });
   afterAll(() => {
     for (const port of ports) port.close();
@@ -113,7 +113,7 @@ describe('the compute worker', () => {
     const [file] = await writerFor('glb')!.write!([{ name: 'A', mesh }], 'a');
     const { asset, triangles } = unwrap(
       await api.bring(
-        [file!],
+        [file],
         proxy(() => undefined),
       ),
     );
@@ -129,7 +129,7 @@ describe('the compute worker', () => {
         proxy((share: number) => void shares.push(share)),
       ),
     );
-    expect(baked.files[0]!.bytes.length).toBeGreaterThan(1000);
+    expect(baked.files[0].bytes.length).toBeGreaterThan(1000);
     await new Promise((done) => setTimeout(done, 50)); // news of progress comes on its own
     expect(shares.length).toBeGreaterThan(2);
   });
@@ -166,6 +166,32 @@ describe('ComputeClient', () => {
     await expect(client.call(async () => 6, controller.signal)).rejects.toThrow();
     client.close();
     expect(workers.at(-1)!.terminated).toBe(true);
+  });
+
+  it('begins what else was asked anew when one is stopped, and gives each its own answer once', async () => {
+    const client = new ComputeClient();
+    const controller = new AbortController();
+    let begun = 0;
+    let answer: (said: string) => void = () => undefined;
+    const beside = client.call(() => {
+      const round = ++begun;
+      return new Promise<string>((resolve) =>
+        round === 1 ? (answer = resolve) : setTimeout(() => resolve('anew'), 1),
+      );
+    });
+    const stopped = client.call(never, controller.signal);
+    controller.abort();
+    answer('late'); // of the worker that was ended
+    await expect(stopped).rejects.toBeInstanceOf(Stopped);
+    expect(await beside).toBe('anew');
+    expect(begun).toBe(2);
+    // What has ended does not begin again when something else is stopped.
+    const other = new AbortController();
+    const last = client.call(never, other.signal);
+    other.abort();
+    await expect(last).rejects.toBeInstanceOf(Stopped);
+    expect(begun).toBe(2);
+    client.close();
   });
 
   it('tells every caller of a crash, and goes on with a new worker', async () => {

@@ -52,7 +52,7 @@ const api: ComputeApi = {
   },
   async edges(guide, sharp) {
     const ready = await deriver.guides.get(guide);
-    return ready.ok ? ok(edgeChains(ready.value.mesh, sharp).slice(0, MOST_CHAINS)) : ready;
+    return ready.ok ? ok((await edgeChains(ready.value.mesh, sharp)).slice(0, MOST_CHAINS)) : ready;
   },
   pushOut: (source, guide, fixed) => pushOutOf(deriver, source, guide, fixed),
   async windRound(guide, winding) {

@@ -79,7 +79,7 @@ describe('a deriver that is kept', () => {
     for (const [name, given, time = null] of EDITS) {
       const show = async (deriver: Deriver) => {
         const derived = unwrap(await deriver.derive(structuredClone(given)));
-        const { ready, laid } = derived.courses[0]!;
+        const { ready, laid } = derived.courses[0];
         const plan = planAt(derived, time);
         const { positions, normals } = bendRun(plan);
         const hash = createHash('sha1');

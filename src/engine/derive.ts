@@ -1,5 +1,4 @@
 import { raised } from '../core/edit/transform-points';
-import type { CurveSpec } from '../core/curve/registry';
 import type { Finding } from '../core/findings/registry';
 import { findAll } from '../core/findings/registry';
 import type { FrameTable } from '../core/frames/frame-table';
@@ -14,7 +13,7 @@ import { ok, type Problem, type Result } from '../core/math/result';
 import { poseCourse, type CoursePlan } from '../core/motion/pose-course';
 import { motionOf } from '../core/motion/registry';
 import { halfWidth } from '../core/segment/prepared-segment';
-import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
+import { maker, type MakerSpec } from '../core/segment/registry';
 import { resolveReach } from '../core/shape/reach';
 import { besideShape, buildShape, type Shape } from '../core/shape/shape';
 import type { Course } from '../project/schema';
@@ -116,7 +115,7 @@ export class Deriver {
       const shape = buildShape(table, steps.shape, { reach, points: curve.points });
       const laid: DerivedCourse[] = [];
       for (const [i, { course }] of courses.entries()) {
-        const ready = readies[i]!;
+        const ready = readies[i];
         const own = besideShape(shape, course.height, course.side);
         const { bending } = steps;
         const { gauge } = steps.shape;
@@ -134,12 +133,12 @@ export class Deriver {
   /** The segment of a course; a made one that is to fill the path is made as long as the reach; those that are counted keep their length. */
   filled({ curve, steps }: Pick<RunSource, 'curve' | 'steps'>, { course, segment }: CourseSource): SegmentParts {
     const { source } = segment;
-    const fill = source.from === 'maker' ? maker(source.spec.kind as MakerName).fill : undefined;
+    const fill = source.from === 'maker' ? maker(source.spec.kind).fill : undefined;
     const keepsLength = layingRule(course.laying.rule).isCounted;
     const arc = fill && !keepsLength ? this.paths.arc(curve) : undefined;
     if (source.from !== 'maker' || !fill || !arc?.ok) return segment;
     const { from, to } = resolveReach(steps.reach, arc.value.length);
-    return { ...segment, source: { ...source, spec: fill(source.spec as MakerSpec, to - from) as MakerSpec } };
+    return { ...segment, source: { ...source, spec: fill(source.spec, to - from) as MakerSpec } };
   }
 }
 
@@ -158,9 +157,9 @@ function findingsOf(
 ): readonly Finding[] {
   const { bending } = source.steps;
   const all = courses.flatMap(({ course, ready, shape, laid, summary, tolerance }, i) => {
-    const { segment } = source.courses[i]!;
+    const { segment } = source.courses[i];
     return findAll({
-      ...{ shape, path: source.curve as CurveSpec, segment: ready.prepared, prepare: segment.prepare },
+      ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
       ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides },
       ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance },
     });

@@ -12,7 +12,7 @@ import { sourceOf } from './run-source';
 const deriver = new Deriver(loadFrom(new Map()));
 const versions = new FacetVersions('a:');
 const seen = async (project: Project, held: Partial<Versions> = {}, time: number | null = null, own = versions) =>
-  facetsOf(unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0]!)))), time, held, own);
+  facetsOf(unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0])))), time, held, own);
 const view = async (project: Project, time: number | null = null) =>
   (await seen(project, {}, time)).changed as RunFacets;
 const counted = (count: number, over: 'own' | 'stretch' = 'own') =>
@@ -72,7 +72,7 @@ describe('the facets of a run', () => {
     const { stations, length } = path;
     expect(path.line).toHaveLength(stations.length * 3);
     expect([stations[0], stations[stations.length - 1]]).toEqual([0, length]);
-    expect(Math.max(...stations.slice(1).map((s, i) => s - stations[i]!))).toBeLessThan(length / 300);
+    expect(Math.max(...stations.slice(1).map((s, i) => s - stations[i]))).toBeLessThan(length / 300);
     expect(Math.max(...path.tightness)).toBeLessThan(1);
     expect(Math.max(...path.tightness)).toBeGreaterThan(0.1);
   });

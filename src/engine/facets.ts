@@ -98,11 +98,11 @@ export function facetsOf(
   held: Partial<Versions>,
   versions: FacetVersions,
 ): FacetUpdate {
-  const plan = planCourse(derived, derived.courses[0]!, time);
+  const plan = planCourse(derived, derived.courses[0], time);
   const now = versions.of(derived, plan, time);
   const makers: { readonly [K in FacetName]: () => RunFacets[K] } = {
     path: () => viewPath(derived),
-    layout: () => ({ ...derived.courses[0]!.laid.layout, summary: derived.courses[0]!.summary }),
+    layout: () => ({ ...derived.courses[0].laid.layout, summary: derived.courses[0].summary }),
     segment: () => figuresOf(derived),
     choices: () => choicesOf(derived),
     findings: derived.findings,
@@ -133,12 +133,12 @@ function geometryOf({ table }: DerivedRun, plan: CoursePlan): Geometry {
 }
 
 function surfaceOf({ courses }: DerivedRun): RunFacets['surface'] {
-  const { materials, images } = courses[0]!.ready.prepared.mesh;
+  const { materials, images } = courses[0].ready.prepared.mesh;
   return { materials, images };
 }
 
 function figuresOf({ courses }: DerivedRun): SegmentFigures {
-  const { ready, laid, shape, tolerance } = courses[0]!;
+  const { ready, laid, shape, tolerance } = courses[0];
   const { length, box, sourceBox, axes, rows, mesh } = ready.prepared;
   const { from, to } = shape.reach;
   return {
@@ -159,7 +159,7 @@ function ownTopology(plan: CoursePlan): Topology {
 }
 
 function choicesOf({ source, table, courses }: DerivedRun): RunFacets['choices'] {
-  const { course, ready, laid, shape } = courses[0]!;
+  const { course, ready, laid, shape } = courses[0];
   const { pastEnd } = source.steps.bending;
   const laidBy = (kind: LayingRuleName) => {
     const rule = course.laying.rule.kind === kind ? course.laying.rule : switchRule(course.laying.rule, kind);

@@ -45,10 +45,10 @@ const surfaceOf = (guide: GuideSpec) => buildSurface(buildGuide(guide));
 function windingNumber({ positions, indices }: ReturnType<typeof buildGuide>, at: Vec3): number {
   let sum = 0;
   for (let i = 0; i < indices.length; i += 3) {
-    const [a, b, c] = [0, 1, 2].map((k) => [0, 1, 2].map((e) => positions[indices[i + k]! * 3 + e]! - at[e]!)) as [number[], number[], number[]]; // prettier-ignore
-    const dotOf = (p: number[], q: number[]) => p[0]! * q[0]! + p[1]! * q[1]! + p[2]! * q[2]!;
+    const [a, b, c] = [0, 1, 2].map((k) => [0, 1, 2].map((e) => positions[indices[i + k] * 3 + e] - at[e])) as [number[], number[], number[]]; // prettier-ignore
+    const dotOf = (p: number[], q: number[]) => p[0] * q[0] + p[1] * q[1] + p[2] * q[2];
     const [la, lb, lc] = [a, b, c].map((p) => Math.hypot(...p)) as [number, number, number];
-    const triple = a[0]! * (b[1]! * c[2]! - b[2]! * c[1]!) + a[1]! * (b[2]! * c[0]! - b[0]! * c[2]!) + a[2]! * (b[0]! * c[1]! - b[1]! * c[0]!); // prettier-ignore
+    const triple = a[0] * (b[1] * c[2] - b[2] * c[1]) + a[1] * (b[2] * c[0] - b[0] * c[2]) + a[2] * (b[0] * c[1] - b[1] * c[0]); // prettier-ignore
     sum += 2 * Math.atan2(triple, la * lb * lc + dotOf(a, b) * lc + dotOf(a, c) * lb + dotOf(b, c) * la);
   }
   return sum / (4 * Math.PI);
@@ -59,12 +59,12 @@ describe('inside and outside', () => {
     const guide = buildGuide(spec(kind, {}, [3, 1, -2], [0.4, 0.9, -0.3]));
     const surface = buildSurface(guide);
     const { positions } = guide;
-    const middle = [0, 1, 2].map((c) => (guide.box.min[c]! + guide.box.max[c]!) / 2);
+    const middle = [0, 1, 2].map((c) => (guide.box.min[c] + guide.box.max[c]) / 2);
     const step = Math.max(Math.ceil(positions.length / 3 / 24), 1);
     for (let v = 0; v < positions.length / 3; v += step) {
       for (const share of [0.97, 1.03, 1.6]) {
         for (const push of [0, 0.05]) {
-          const at = [0, 1, 2].map((c) => middle[c]! + (positions[v * 3 + c]! - middle[c]!) * share + push * (c - 1)) as unknown as Vec3; // prettier-ignore
+          const at = [0, 1, 2].map((c) => middle[c] + (positions[v * 3 + c] - middle[c]) * share + push * (c - 1)) as unknown as Vec3; // prettier-ignore
           const near = surface.nearest(at)!;
           if (Math.abs(near.distance) < 1e-4) continue;
           const wound = windingNumber(guide, at);
@@ -91,7 +91,7 @@ describe('inside and outside', () => {
     const [through, ...others] = await near(curve);
     expect(others).toEqual([]);
     expect(factOf(through, 'gap')).toBeCloseTo(-0.285, 3);
-    expect(through!.at!.to - through!.at!.from).toBeLessThan(0.8 + 2 * (0.05 + 0.085) + 0.02);
+    expect(through.at!.to - through.at!.from).toBeLessThan(0.8 + 2 * (0.05 + 0.085) + 0.02);
   });
 
   it('beside the rim of an open mesh is neither', () => {
@@ -127,11 +127,11 @@ describe('simple bodies', () => {
     for (const { kind } of GUIDE_BODIES) {
       const { positions: p, normals: n, indices } = buildGuide(spec(kind, {}));
       for (let i = 0; i < indices.length; i += 3) {
-        const [a, b, c] = [0, 1, 2].map((k) => indices[i + k]! * 3) as [number, number, number];
-        const u = [0, 1, 2].map((k) => p[b + k]! - p[a + k]!);
-        const v = [0, 1, 2].map((k) => p[c + k]! - p[a + k]!);
-        const facing = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
-        expect(facing.reduce((sum, x, k) => sum + x * n[a + k]!, 0)).toBeGreaterThanOrEqual(0);
+        const [a, b, c] = [0, 1, 2].map((k) => indices[i + k] * 3) as [number, number, number];
+        const u = [0, 1, 2].map((k) => p[b + k] - p[a + k]);
+        const v = [0, 1, 2].map((k) => p[c + k] - p[a + k]);
+        const facing = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
+        expect(facing.reduce((sum, x, k) => sum + x * n[a + k], 0)).toBeGreaterThanOrEqual(0);
       }
     }
   });
@@ -148,7 +148,7 @@ describe('a surface', () => {
   ])('of a box has its nearest place to $to, inside below 0', ({ to, distance, place }) => {
     const near = box.nearest(to)!;
     expect(near.distance).toBeCloseTo(distance, 6);
-    near.place.forEach((v, k) => expect(v).toBeCloseTo(place[k]!, 6));
+    near.place.forEach((v, k) => expect(v).toBeCloseTo(place[k], 6));
   });
 
   it('is not found farther away than asked, and is hit from both sides', () => {
@@ -169,7 +169,7 @@ describe('a surface', () => {
       const { normal, distance } = ball.nearest(to)!;
       const l = Math.hypot(...to);
       expect(distance).toBeCloseTo(l - 2, 2);
-      expect(normal.reduce((sum, v, k) => sum + (v * to[k]!) / l, 0)).toBeGreaterThan(0.9998);
+      expect(normal.reduce((sum, v, k) => sum + (v * to[k]) / l, 0)).toBeGreaterThan(0.9998);
     }
   });
 });
@@ -192,19 +192,19 @@ describe('winding round a guide', () => {
     }
     const gaps = points
       .slice(1)
-      .map(({ position }, i) => Math.hypot(...position.map((v, k) => v - points[i]!.position[k]!)));
+      .map(({ position }, i) => Math.hypot(...position.map((v, k) => v - points[i].position[k])));
     expect(Math.max(...gaps) / Math.min(...gaps)).toBeLessThan(1.002);
     const { length } = buildArcTable(compiled({ kind: 'smooth', closed: false, points }));
     expect(length / Math.hypot(2 * Math.PI * 0.6 * 3, 4)).toBeCloseTo(1, 2);
-    expect(points[0]!.position[1]).toBeCloseTo(0.5, 6);
+    expect(points[0].position[1]).toBeCloseTo(0.5, 6);
     expect(points.at(-1)!.position[1]).toBeCloseTo(4.5, 6);
   });
 
-  it('turns the other way for negative turns, and says where the guide ends', () => {
+  it('turns the other way for negative turns, and says where the guide ends', async () => {
     const back = unwrap(windRound(ready(), guide, { ...winding, turns: -3 }));
     const there = unwrap(windRound(ready(), guide, winding));
     const side = (p: Vec3, q: Vec3) => (p[2] - 3) * (q[0] - 2) - (p[0] - 2) * (q[2] - 3);
-    const way = (points: typeof there) => Math.sign(side(points[0]!.position, points[1]!.position));
+    const way = (points: typeof there) => Math.sign(side(points[0].position, points[1].position));
     expect(way(back)).toBe(-way(there));
     expect(windRound(ready(), guide, { ...winding, rise: 9 })).toMatchObject({
       ok: false,
@@ -256,7 +256,7 @@ describe('keeping clear of a guide', () => {
     const post = await manifoldOf(buildGuide(far));
     const [finding] = await near([far]);
     expect(factOf(finding, 'gap')).toBeCloseTo(run.minGap(post, 1), 2);
-    expect(finding!.at!.station).toBeCloseTo(table.length / 2, 1);
+    expect(finding.at!.station).toBeCloseTo(table.length / 2, 1);
   });
 
   it('says nothing where there is room, nothing is asked, or the guide is hidden', async () => {
@@ -268,7 +268,7 @@ describe('keeping clear of a guide', () => {
 
   it('pushes the path out just enough, and only there', async () => {
     const asked = guide(0.05);
-    const { ready } = unwrap(await deriver.derive(source([asked]))).courses[0]!;
+    const { ready } = unwrap(await deriver.derive(source([asked]))).courses[0];
     const built = unwrap(await deriver.guides.get(asked));
     const out = pushOut(curve, { job: JOB_DEFAULTS, support: ready.support, guide: built })!;
     expect(await near([asked], out)).toEqual([]);
@@ -293,48 +293,48 @@ const SHEET = {
 };
 
 describe('what there is to catch on and to trace', () => {
-  it('has the middles of a box’s faces and edges, and of a post’s ends', () => {
-    const box = snapPlaces(buildGuide(spec('box', { x: 4, y: 2, z: 1 })));
+  it('has the middles of a box’s faces and edges, and of a post’s ends', async () => {
+    const box = await snapPlaces(buildGuide(spec('box', { x: 4, y: 2, z: 1 })));
     expect(box).toHaveLength(6 + 12);
-    const has = (place: Vec3) => box.some((p) => Math.hypot(...p.map((v, k) => v - place[k]!)) < 1e-6);
+    const has = (place: Vec3) => box.some((p) => Math.hypot(...p.map((v, k) => v - place[k])) < 1e-6);
     expect(has([0, 2, 0])).toBe(true);
     expect(has([2, 1, 0.5])).toBe(true);
-    const post = snapPlaces(buildGuide(spec('post', { radius: 0.5, height: 3 })));
+    const post = await snapPlaces(buildGuide(spec('post', { radius: 0.5, height: 3 })));
     expect(post.map(([x, y, z]) => [x, y, z].map((v) => Math.round(v * 1e6) / 1e6 + 0))).toEqual([
       [0, 0, 0],
       [0, 3, 0],
     ]);
   });
 
-  it('has the rims of a post as closed chains, and a box’s edges one by one', () => {
-    const chains = edgeChains(buildGuide(spec('post', { radius: 0.5, height: 3 })), Math.PI / 6);
+  it('has the rims of a post as closed chains, and a box’s edges one by one', async () => {
+    const chains = await edgeChains(buildGuide(spec('post', { radius: 0.5, height: 3 })), Math.PI / 6);
     expect(chains).toHaveLength(2);
     for (const { closed, length, points } of chains) {
       expect(closed).toBe(true);
       expect(points).toHaveLength(96);
       expect(length).toBeCloseTo(96 * 2 * 0.5 * Math.sin(Math.PI / 96), 5);
     }
-    const box = edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
+    const box = await edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
     expect(box.map(({ length }) => Math.round(length)).sort()).toEqual([1, 1, 1, 1, 2, 2, 2, 2, 4, 4, 4, 4]);
   });
 
-  it('has the border of an open sheet in order, and joins edges', () => {
-    const box = edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
+  it('has the border of an open sheet in order, and joins edges', async () => {
+    const box = await edgeChains(buildGuide(spec('box', { x: 4, y: 2, z: 1 })), Math.PI / 6);
     // Edges that are chosen are joined end to end, whichever way they run; three round a face of the box.
     const side = box.filter(({ points }) => points.every(([, y]) => Math.abs(y - 2) < 1e-9));
-    const joined = joinChains([side[0]!, ...side.slice(1).map((chain) => ({ ...chain, points: [...chain.points].reverse() }))])!; // prettier-ignore
+    const joined = joinChains([side[0], ...side.slice(1).map((chain) => ({ ...chain, points: [...chain.points].reverse() }))])!; // prettier-ignore
     expect(joined.closed).toBe(true);
     expect(joined.length).toBeCloseTo(2 * (4 + 1), 6);
     expect(joined.points).toHaveLength(4);
-    const opposite = side.find(({ points }) => points.every((p) => side[0]!.points.every((q) => p.join() !== q.join())))!; // prettier-ignore
-    expect(joinChains([side[0]!, opposite])).toBeUndefined();
-    const sheet = edgeChains(SHEET, Math.PI / 6);
+    const opposite = side.find(({ points }) => points.every((p) => side[0].points.every((q) => p.join() !== q.join())))!; // prettier-ignore
+    expect(joinChains([side[0], opposite])).toBeUndefined();
+    const sheet = await edgeChains(SHEET, Math.PI / 6);
     expect(sheet.reduce((sum, { length }) => sum + length, 0)).toBeCloseTo(12, 5);
     expect(
       compileCurve({
         kind: 'straight',
-        closed: sheet[0]!.closed,
-        points: sheet[0]!.points.map((position) => ({ position })),
+        closed: sheet[0].closed,
+        points: sheet[0].points.map((position) => ({ position })),
       }).ok,
     ).toBe(true);
   });
@@ -346,7 +346,7 @@ it('the demo’s handrail follows the upper edge of the stair’s string, as tra
   const derived = await new Deriver(async () => fail('asset.missing', { id: '' })).derive(
     unwrap(sourceOf(project, run)),
   );
-  const chains = edgeChains(meshOf(derived), Math.PI / 6);
+  const chains = await edgeChains(meshOf(derived), Math.PI / 6);
   const off = ({ points }: EdgeChain) => Math.max(...TRACED.map((place) => toPolyline(place, points)));
   expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.005);
 });
@@ -423,7 +423,7 @@ describe('pushing out', () => {
     expect((await found(source)).length).toBeGreaterThan(0);
     const { points } = unwrap(await pushOutOf(deriver, source, across, { start: true, end: true }));
     expect(await found({ ...source, curve: { ...curve, points } })).toEqual([]);
-    expect(points[0]!.position).toEqual([-4, 1, 0]);
+    expect(points[0].position).toEqual([-4, 1, 0]);
     expect(points.at(-1)!.position).toEqual([4, 1, 0]);
   });
 

@@ -75,10 +75,10 @@ it('brings and lays a mesh of 2 million triangles, and refuses one above the lim
   const { segment, curve, assets, triangles } = await hugeRun(2000, 500);
   expect(triangles).toBe(2_000_000);
   const derived = unwrap(await new Deriver(loadFrom(assets)).derive(sourceWith({ segment, curve, job: DEFAULT_JOB })));
-  expect(derived.courses[0]!.laid.layout.placements).toHaveLength(2);
+  expect(derived.courses[0].laid.layout.placements).toHaveLength(2);
   const one = strip(1, 1);
   const indices = new Uint32Array(3 * 4_000_001);
-  const many = { ...one, indices, parts: [{ ...one.parts[0]!, count: indices.length }] };
+  const many = { ...one, indices, parts: [{ ...one.parts[0], count: indices.length }] };
   const tooLarge = await glb.write!([{ name: 'Scan', mesh: many }], 'scan');
   expect(await bringMesh(tooLarge)).toMatchObject({
     ok: false,

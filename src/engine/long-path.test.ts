@@ -36,7 +36,7 @@ describe('a long path that is dragged', () => {
       for (let s = 0; s <= anew.length; s += 0.37) {
         fillFrame(a, 0, dragged, s);
         fillFrame(b, 0, anew, s);
-        const off = (at: number) => Math.hypot(a[at]! - b[at]!, a[at + 1]! - b[at + 1]!, a[at + 2]! - b[at + 2]!);
+        const off = (at: number) => Math.hypot(a[at] - b[at], a[at + 1] - b[at + 1], a[at + 2] - b[at + 2]);
         if (off(0) > TOLERANCE / 5) throw new Error(`${off(0)} m apart at station ${s}`);
         if (off(UP) > 5e-3) throw new Error(`up is ${off(UP)} off at station ${s}`);
       }

@@ -34,8 +34,8 @@ export function buildSurface({
   const point = new Vector3();
   const ray = new Ray();
   const corner = (face: number, k: number): Vec3 => {
-    const at = order[face * 3 + k]! * 3;
-    return [positions[at]!, positions[at + 1]!, positions[at + 2]!];
+    const at = order[face * 3 + k] * 3;
+    return [positions[at], positions[at + 1], positions[at + 2]];
   };
   const facing = (face: number): Vec3 => {
     const a = corner(face, 0);
@@ -53,8 +53,8 @@ export function buildSurface({
     ];
     const sum: [number, number, number] = [0, 0, 0];
     for (let k = 0; k < 3; k++) {
-      const at = order[face * 3 + k]! * 3;
-      for (let axis = 0; axis < 3; axis++) sum[axis]! += shares[k]! * normals[at + axis]!;
+      const at = order[face * 3 + k] * 3;
+      for (let axis = 0; axis < 3; axis++) sum[axis] += shares[k] * normals[at + axis];
     }
     return normalize(sum, facing(face));
   };
@@ -67,7 +67,7 @@ export function buildSurface({
   };
   /** Odd crossings to the outside, by the word of two rays of three: one may run along an edge. */
   const isWithin = (to: Vec3): boolean => {
-    if (to.some((v, c) => v < box.min[c]! || v > box.max[c]!)) return false;
+    if (to.some((v, c) => v < box.min[c] || v > box.max[c])) return false;
     const [a, b] = [parity(to, WAYS[0]), parity(to, WAYS[1])];
     return a === b ? a : parity(to, WAYS[2]);
   };

@@ -25,7 +25,7 @@ describe('a mirrored run', () => {
     expect(projectSchema.safeParse(made).success).toBe(true);
     const [a, b] = [await meshOf(made, 'causeway'), await meshOf(made, 'twin')];
     const sorted = (p: Float32Array, sign: number) =>
-      Array.from({ length: p.length / 3 }, (_, i) => [sign * p[i * 3]!, p[i * 3 + 1]!, p[i * 3 + 2]!] as const)
+      Array.from({ length: p.length / 3 }, (_, i) => [sign * p[i * 3], p[i * 3 + 1], p[i * 3 + 2]] as const)
         .map(([x, y, z]) => [x, y, z].map((v) => v.toFixed(2)).join())
         .toSorted();
     const [own, other] = [new Set(sorted(a.positions, 1)), new Set(sorted(b.positions, -1))];

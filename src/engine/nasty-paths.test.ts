@@ -43,22 +43,22 @@ function project(curve: CurveSpec, spec: MakerSpec, { bending, laying }: Change 
 async function bake(curve: CurveSpec, spec: MakerSpec, change?: Change, frames = 400): Promise<File> {
   const deriver = new Deriver(loadFrom(new Map()));
   const { files, reports } = unwrap(await bakeFiles(project(curve, spec, change), deriver, 'glb', 'a', { frames }));
-  const document = await new WebIO().readBinary(files[0]!.bytes as Uint8Array<ArrayBuffer>);
+  const document = await new WebIO().readBinary(files[0].bytes);
   const [node] = document.getRoot().listNodes();
-  const [x, y, z] = node!.getTranslation();
+  const [x, y, z] = node.getTranslation();
   const all: number[] = [];
   const indices: number[] = [];
-  for (const primitive of node!.getMesh()!.listPrimitives()) {
+  for (const primitive of node.getMesh()!.listPrimitives()) {
     const base = all.length / 3;
     for (const v of primitive.getAttribute('POSITION')!.getArray()!) all.push(v);
     for (const i of primitive.getIndices()!.getArray()!) indices.push(base + i);
   }
   const places = Array.from({ length: all.length / 3 }, (_, i): Vec3 => [
-    all[i * 3]! + x,
-    all[i * 3 + 1]! + y,
-    all[i * 3 + 2]! + z,
+    all[i * 3] + x,
+    all[i * 3 + 1] + y,
+    all[i * 3 + 2] + z,
   ]);
-  return { places, positions: Float32Array.from(all), indices: Uint32Array.from(indices), report: reports[0]! };
+  return { places, positions: Float32Array.from(all), indices: Uint32Array.from(indices), report: reports[0] };
 }
 
 const tube = (radius: number, long = 1): MakerSpec => ({ kind: 'tube', length: long, radius, sides: 12 });
@@ -70,7 +70,7 @@ const plank = (width: number, thickness: number, long = 2): MakerSpec => ({
 });
 const leastTwist = { frames: { rule: 'leastTwist', up: [0, 1, 0] as [number, number, number] } } as const;
 
-const lengthOf = (line: readonly Vec3[]): number => line.slice(1).reduce((sum, b, i) => sum + distance(line[i]!, b), 0);
+const lengthOf = (line: readonly Vec3[]): number => line.slice(1).reduce((sum, b, i) => sum + distance(line[i], b), 0);
 const least = (values: readonly number[]) => values.reduce((a, b) => Math.min(a, b), Infinity);
 const most = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), -Infinity);
 
@@ -110,7 +110,7 @@ describe('sharp corners', () => {
         expect(toPolyline(position as unknown as Vec3, line)).toBeLessThan(1e-8);
       let worst = 0;
       for (const p of file.places) {
-        const off = line.slice(1).map((b, i) => Math.abs(toLine(p, line[i]!, b) - 0.1));
+        const off = line.slice(1).map((b, i) => Math.abs(toLine(p, line[i], b) - 0.1));
         const isCap = toPolyline(p, line) < 1e-4;
         if (!isCap) worst = Math.max(worst, least(off));
       }
@@ -219,7 +219,7 @@ describe('what points say', () => {
       rows.set(key, [...(rows.get(key) ?? []), Math.atan2(z, y)]);
     }
     const sorted = [...rows].sort(([a], [b]) => Number(a) - Number(b));
-    let [angle, turned] = [sorted[0]![1][0]!, 0];
+    let [angle, turned] = [sorted[0][1][0], 0];
     for (const [, angles] of sorted.slice(1)) {
       const step = least(angles.map((a) => Math.abs(wrap(a - angle))));
       const next = angles.find((a) => Math.abs(Math.abs(wrap(a - angle)) - step) < 1e-9)!;
@@ -240,7 +240,7 @@ describe('far and long', () => {
     const [cx, cz] = [24_997, 3];
     const off = (x: number, z: number) =>
       x > cx && z < cz ? Math.hypot(x - cx, z - cz) - 3 : x <= cx ? -z : x - 25_000;
-    for (const { position } of report.frames!) expect(Math.abs(off(position[0]!, position[2]!))).toBeLessThan(1e-6);
+    for (const { position } of report.frames!) expect(Math.abs(off(position[0], position[2]))).toBeLessThan(1e-6);
     // 32-bit places at 12 km from the mesh's middle are good to a millimetre.
     const inBend = places.filter(([x, , z]) => x > 24_990 && z < 10);
     expect(inBend.length).toBeGreaterThan(40);
@@ -258,7 +258,7 @@ describe('far and long', () => {
     const { report } = await bake(pathOf('straight', points, true), plank(0.3, 0.04, 40), {}, 5000);
     for (const { position, station } of report.frames!) {
       const i = Math.min(Math.floor((station / report.pathLength) * n), n - 1);
-      const near = [i - 1, i, i + 1, i + 2].map((k) => points[(k + n) % n]!);
+      const near = [i - 1, i, i + 1, i + 2].map((k) => points[(k + n) % n]);
       expect(toPolyline(position as unknown as Vec3, near)).toBeLessThan(1e-6);
     }
   });
@@ -275,7 +275,7 @@ describe('far and long', () => {
       const { files } = unwrap(
         await bakeFiles(project(pathOf('straight', moved, false, 1), tube(0.1), change), deriver, 'obj', 'a'),
       );
-      const text = new TextDecoder().decode(files[0]!.bytes);
+      const text = new TextDecoder().decode(files[0].bytes);
       places = [...text.matchAll(/^v (\S+) (\S+) (\S+)$/gm)].map((m): Vec3 => [
         Number(m[1]),
         Number(m[2]),
@@ -287,8 +287,8 @@ describe('far and long', () => {
       const centre: Vec3 = [3, 0, 1];
       const onArc =
         p[0] > 3 && p[2] < 1 ? Math.hypot(Math.hypot(p[0] - centre[0], p[2] - centre[2]) - 1, p[1]) : Infinity;
-      const off = [toLine(p, line[0]!, line[1]!), toLine(p, line[1]!, line[2]!), onArc].map((d) => Math.abs(d - 0.1));
-      const isCapMiddle = distance(p, line[0]!) < 0.01 || distance(p, line[2]!) < 0.01;
+      const off = [toLine(p, line[0], line[1]), toLine(p, line[1], line[2]), onArc].map((d) => Math.abs(d - 0.1));
+      const isCapMiddle = distance(p, line[0]) < 0.01 || distance(p, line[2]) < 0.01;
       if (!isCapMiddle) expect(least(off)).toBeLessThan(2e-5);
     }
   });
@@ -316,15 +316,15 @@ describe('closed paths that climb', () => {
       const file = await bake(curve, tube(0.05), { bending: { frames: { rule, up: [0, 1, 0] } }, laying });
       expect(isClosed(file)).toBe(true);
       const { frames } = file.report;
-      const [first, last] = [frames![0]!, frames![frames!.length - 1]!];
+      const [first, last] = [frames![0], frames![frames!.length - 1]];
       // At a corner the seam's two frames stand square to two legs; elsewhere they are one.
-      if (curve.kind !== 'straight') for (let c = 0; c < 3; c++) expect(last.up[c]).toBeCloseTo(first.up[c]!, 6);
+      if (curve.kind !== 'straight') for (let c = 0; c < 3; c++) expect(last.up[c]).toBeCloseTo(first.up[c], 6);
       // From one frame to the next, up turns little.
       if (curve.kind !== 'straight')
         frames!
           .slice(1)
           .forEach(({ up }, i) =>
-            expect(dot(up as unknown as Vec3, frames![i]!.up as unknown as Vec3)).toBeGreaterThan(0.8),
+            expect(dot(up as unknown as Vec3, frames![i].up as unknown as Vec3)).toBeGreaterThan(0.8),
           );
     }
   });
@@ -339,10 +339,10 @@ describe('a wave that faces its bends', () => {
     for (let bend = 0; bend < bends; bend++) {
       const middle = bend * 2 + 1;
       const frame = report.frames!.reduce((a, b) =>
-        Math.abs(b.position[0]! - middle) < Math.abs(a.position[0]! - middle) ? b : a,
+        Math.abs(b.position[0] - middle) < Math.abs(a.position[0] - middle) ? b : a,
       );
       // Outwards along z where the wave is there: in is towards its axis.
-      expect(frame.up[2]! * -Math.sign(frame.position[2]!)).toBeGreaterThan(0.95);
+      expect(frame.up[2] * -Math.sign(frame.position[2])).toBeGreaterThan(0.95);
       // In the file the plank stands on edge there: as high as it is wide, and no wider than it is thick.
       const there = places.filter(([x]) => Math.abs(x - middle) < 0.2);
       expect(there.length).toBeGreaterThan(7);

@@ -33,7 +33,7 @@ const NEAREST = 1 / 16_000;
 
 export function viewPath({ table, courses, source }: DerivedRun): PathView {
   const { length, planLength, closed, endTwist, pointStations } = table;
-  const { shape, ready } = courses[0]!;
+  const { shape, ready } = courses[0];
   const lift = source.steps.shape.lift ?? 0;
   const [stations, line, ups, sides, tightness]: [number[], number[], number[], number[], number[]] = [
     [],
@@ -52,9 +52,9 @@ export function viewPath({ table, courses, source }: DerivedRun): PathView {
       last = station;
       stations.push(station);
       for (let c = 0; c < 3; c++) {
-        line.push(c === 1 ? frame[c]! - lift : frame[c]!); // the path itself, not where the run lies above it
-        ups.push(frame[c + UP]!);
-        sides.push(frame[c + SIDE]!);
+        line.push(c === 1 ? frame[c] - lift : frame[c]); // the path itself, not where the run lies above it
+        ups.push(frame[c + UP]);
+        sides.push(frame[c + SIDE]);
       }
       tightness.push(tightnessOn(ready.support, frame));
     },

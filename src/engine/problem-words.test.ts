@@ -5,9 +5,9 @@ import { problemWords } from './problem-words';
 
 /** Every code that there is, as the list of facts has it; that each has words is held by the types. */
 const LIST = readFileSync(join(__dirname, '../core/math/problem-facts.ts'), 'utf8');
-const CODES = [...LIST.matchAll(/^ {2}'([a-z]+\.[a-z-]+)':/gm)].map((m) => m[1]! as Problem['code']);
+const CODES = [...LIST.matchAll(/^ {2}'([a-z]+\.[a-z-]+)':/gm)].map((m) => m[1] as Problem['code']);
 /** Facts under any name: text where it is asked for some, a number else. */
-const TEXTS = new Set([...LIST.matchAll(/(\w+)\??: string/g)].map((m) => m[1]!));
+const TEXTS = new Set([...LIST.matchAll(/(\w+)\??: string/g)].map((m) => m[1]));
 const FACTS = new Proxy({}, { get: (_, key) => (key === 'run' ? undefined : TEXTS.has(String(key)) ? 'three' : 3) });
 
 describe('problemWords', () => {

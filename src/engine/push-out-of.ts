@@ -27,7 +27,7 @@ export async function pushOutOf(
   const ready = await deriver.guides.get(guide);
   if (!ready.ok) return ready;
   const sat = await deriver.guides.all(source.guides.filter(({ id }) => id === source.steps.shape.frames.guide));
-  const { support } = derived.value.courses[0]!.ready;
+  const { support } = derived.value.courses[0].ready;
   const input = { job: source.steps, support, guide: ready.value, surface: sat[0]?.surface, fixed };
   const before = derived.value.findings().length;
   const lift = source.steps.shape.lift ?? 0;

@@ -5,7 +5,7 @@ import type { MeshFigures } from '../core/mesh/clean/figures';
 import type { Mesh } from '../core/mesh/mesh';
 import { prepareSegment } from '../core/segment/prepare';
 import type { PreparedSegment } from '../core/segment/prepared-segment';
-import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
+import { maker } from '../core/segment/registry';
 import { buildSupport } from '../core/segment/support';
 import type { Segment } from '../project/schema';
 import { finishSegment } from './finish-segment';
@@ -35,8 +35,8 @@ export async function readySegment(
   onProgress?.(0.2);
   const cleaning = partOf(onProgress, 0.2, 0.7);
   const { mesh: clean, before, after } = await cleanMesh(mesh, prepare.clean, prepare.unit, cleaning);
-  const own = source.from === 'maker' ? maker(source.spec.kind as MakerName) : undefined;
-  const stiff = source.from === 'maker' ? (own?.stiff?.(source.spec as MakerSpec) ?? []) : [];
+  const own = source.from === 'maker' ? maker(source.spec.kind) : undefined;
+  const stiff = source.from === 'maker' ? (own?.stiff?.(source.spec) ?? []) : [];
   const prepared = prepareSegment(
     clean,
     stiff.length > 0 ? { ...prepare, stiff: [...prepare.stiff, ...stiff] } : prepare,
@@ -55,7 +55,7 @@ function counted({ positions, indices, parts }: Mesh, loose: readonly string[]):
   const firm = parts.filter(({ name }) => !loose.includes(name));
   if (firm.length === parts.length || firm.length === 0) return positions;
   const used = new Set<number>();
-  for (const { start, count } of firm) for (let i = start; i < start + count; i++) used.add(indices[i]!);
+  for (const { start, count } of firm) for (let i = start; i < start + count; i++) used.add(indices[i]);
   const out = new Float32Array(used.size * 3);
   let at = 0;
   for (const v of used) for (let c = 0; c < 3; c++) out[at++] = positions[v * 3 + c]!;

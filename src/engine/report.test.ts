@@ -24,7 +24,7 @@ describe('a report', () => {
     const { placements, twist } = await report(LINE, { laying, bending: { roll: 0.3, turns: 2 } });
     for (const { station, roll } of placements)
       expect(roll).toBeCloseTo(0.3 + (2 * Math.PI * 2 * (station - 4)) / 10, 9);
-    expect(placements[0]!.roll).toBeCloseTo(0.3, 12);
+    expect(placements[0].roll).toBeCloseTo(0.3, 12);
     expect(twist.total).toBeCloseTo(4 * Math.PI, 9);
     expect(twist.leastPerMetre).toBeCloseTo((4 * Math.PI) / 10, 9);
   });
@@ -36,24 +36,24 @@ describe('a report', () => {
     const { twist } = await report(spec, { laying: { kind: 'onePiece', from: 3, to: 3 + long }, bending: { frames: { rule: 'upright', up: [0, 1, 0] } } }); // prettier-ignore
     const perMetre = Math.abs(twist.total) / long;
     expect(Math.abs(twist.leastPerMetre)).toBeCloseTo(perMetre, 3);
-    const start = (await report(spec, {})).frames![0]!;
-    const radius = Math.hypot(start.position[0]!, start.position[2]!);
-    const rise = Math.abs(start.forward[1]!) * (1 / Math.hypot(start.forward[0]!, start.forward[2]!)) * radius;
+    const start = (await report(spec, {})).frames![0];
+    const radius = Math.hypot(start.position[0], start.position[2]);
+    const rise = Math.abs(start.forward[1]) * (1 / Math.hypot(start.forward[0], start.forward[2])) * radius;
     expect(perMetre).toBeCloseTo(rise / (radius * radius + rise * rise), 3);
   });
 
   it('lists head and tail once, whatever the count', async () => {
     const { placements } = await report(LINE, { laying: { kind: 'byCount', count: 3 } }, { head: 0.3, tail: 0.2 });
     expect(placements.map(({ kind }) => kind)).toEqual(['head', 'body', 'body', 'body', 'tail']);
-    const body = placements[1]!.naturalLength;
-    expect(placements[4]!.station).toBeCloseTo(0.3 + 3 * body, 6);
-    expect(placements[4]!.length).toBeCloseTo(0.2, 6);
+    const body = placements[1].naturalLength;
+    expect(placements[4].station).toBeCloseTo(0.3 + 3 * body, 6);
+    expect(placements[4].length).toBeCloseTo(0.2, 6);
   });
 
   it('lists frames evenly along the path', async () => {
     const { frames } = await report(LINE, {});
     expect(frames!.map(({ station }) => station)).toEqual([0, 5, 10, 15, 20]);
-    expect(frames![2]!.position).toEqual([10, 0, 0]);
+    expect(frames![2].position).toEqual([10, 0, 0]);
   });
 });
 
@@ -67,7 +67,7 @@ describe('bringImage', () => {
       problems: [{ code: 'image.unknown' }],
     });
     const damaged = png.slice();
-    damaged[damaged.length - 20]! ^= 1; // in the compressed pixels: the checksum tells
+    damaged[damaged.length - 20] ^= 1; // in the compressed pixels: the checksum tells
     for (const bytes of [damaged, png.slice(0, 60)])
       expect(await bringImage({ name: 'a.png', bytes })).toMatchObject({ problems: [{ code: 'image.damaged' }] });
     const large = new Uint8Array(MAX_IMAGE_BYTES + 1);

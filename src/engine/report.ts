@@ -58,7 +58,7 @@ export function buildReport(
   options: ReportOptions = {},
 ): RunReport {
   const { table } = derived;
-  const { laid, shape } = derived.courses[at]!;
+  const { laid, shape } = derived.courses[at];
   const { reach } = shape;
   const tight = tightest(table, reach.from, reach.to);
   const isBent = Number.isFinite(tight.radius);
@@ -92,8 +92,8 @@ function twistOf(shape: Shape): RunReport['twist'] {
     shape.lanes.reduce((sum, { name, at }) => (name === 'roll' ? sum + at(station)[0] : sum), 0);
   const pair = new Float64Array(2 * FRAME_STRIDE);
   eachFrameOn(shape, from, to, (frame, station) => {
-    least = Math.min(least, frame[TWIST]!);
-    greatest = Math.max(greatest, frame[TWIST]!);
+    least = Math.min(least, frame[TWIST]);
+    greatest = Math.max(greatest, frame[TWIST]);
     pair.copyWithin(0, FRAME_STRIDE);
     pair.set(frame.subarray(0, FRAME_STRIDE), FRAME_STRIDE);
     const now = roll(station);
@@ -110,7 +110,7 @@ function listFrames(table: FrameTable, count: number): readonly ReportFrame[] {
     const station = count > 1 ? (table.length * i) / (count - 1) : 0;
     fillFrame(out, 0, table, station);
     const take = (at: number) => Array.from(out.subarray(at, at + 3));
-    const curvature = Math.hypot(out[12]!, out[13]!, out[14]!);
+    const curvature = Math.hypot(out[12], out[13], out[14]);
     return { station, position: take(0), forward: take(3), up: take(6), side: take(9), curvature };
   });
 }

@@ -32,7 +32,7 @@ export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const sits = shape.frames.rule === 'sitOnGuide' && shape.frames.guide !== undefined;
   const needed = sits || guides.some(({ clearance, visible }) => visible && clearance !== null) ? guides : NO_GUIDES;
   const steps = { reach, shape, bending, motion };
-  return ok({ curve: path.curve as CurveSpec, steps, courses, guides: needed });
+  return ok({ curve: path.curve, steps, courses, guides: needed });
 }
 
 /** Whether two sources are made of the very same parts. */
@@ -40,6 +40,6 @@ export function isSameSource(a: RunSource, b: RunSource): boolean {
   const sameSteps = (['reach', 'shape', 'bending', 'motion'] as const).every((step) => a.steps[step] === b.steps[step]);
   const sameCourses =
     a.courses.length === b.courses.length &&
-    a.courses.every(({ course, segment }, i) => course === b.courses[i]!.course && segment === b.courses[i]!.segment);
+    a.courses.every(({ course, segment }, i) => course === b.courses[i].course && segment === b.courses[i].segment);
   return sameSteps && sameCourses && a.curve === b.curve && a.guides === b.guides;
 }

@@ -1,7 +1,7 @@
 import type { OnProgress } from '../core/math/progress';
 import { ok, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
-import { makeSegment, type MakerSpec } from '../core/segment/registry';
+import { makeSegment } from '../core/segment/registry';
 import { readySegment, type ReadySegment, type SegmentParts } from './ready-segment';
 import type { Stage, StageCache } from './stage-cache';
 import { TextureImager, type LoadBytes } from './texture-images';
@@ -33,7 +33,7 @@ export class SegmentStage {
 
   async #make(key: string, parts: SegmentParts, onProgress?: OnProgress): Promise<Result<ReadySegment>> {
     const { source } = parts;
-    const mesh = source.from === 'maker' ? makeSegment(source.spec as MakerSpec) : await this.brought(source.asset);
+    const mesh = source.from === 'maker' ? makeSegment(source.spec) : await this.brought(source.asset);
     if (!mesh.ok) return mesh;
     const made = await readySegment(key, mesh.value, parts, this.#imager, onProgress);
     return made.ok ? ok(made.value, mesh.warnings) : made;

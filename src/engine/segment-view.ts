@@ -45,7 +45,7 @@ export function buildSegmentView({ prepared, figures }: ReadySegment): SegmentVi
     parts: parts.map(({ name, material, start, count }) => {
       let [from, to] = [Infinity, -Infinity];
       for (let i = start; i < start + count; i++) {
-        const x = positions[indices[i]! * 3]!;
+        const x = positions[indices[i] * 3];
         from = Math.min(from, x);
         to = Math.max(to, x);
       }

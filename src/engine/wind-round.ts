@@ -19,7 +19,7 @@ export function windRound(
   const middle = boxMiddle(mesh.box);
   let least = 0;
   for (let i = 0; i < mesh.positions.length; i += 3) {
-    const place: Vec3 = [mesh.positions[i]!, mesh.positions[i + 1]!, mesh.positions[i + 2]!];
+    const place: Vec3 = [mesh.positions[i], mesh.positions[i + 1], mesh.positions[i + 2]];
     least = Math.min(least, dot(sub(place, middle), axis));
   }
   const foot: Vec3 = [middle[0] + axis[0] * least, middle[1] + axis[1] * least, middle[2] + axis[2] * least];

@@ -17,22 +17,22 @@ export function fixMesh(raw: RawMesh, warnings: readonly Problem[] = []): Result
     return fail('mesh.too-large', { triangles: raw.indices.length / 3, most: MAX_TRIANGLES });
   }
   for (let i = 0; i < raw.positions.length; i++) {
-    if (!Number.isFinite(raw.positions[i]!)) return fail('mesh.not-a-number', { vertex: Math.floor(i / 3) });
+    if (!Number.isFinite(raw.positions[i])) return fail('mesh.not-a-number', { vertex: Math.floor(i / 3) });
   }
   for (let i = 0; i < raw.indices.length; i++) {
-    if (raw.indices[i]! >= count) return fail('mesh.index-out-of-range', { index: raw.indices[i]!, vertices: count });
+    if (raw.indices[i] >= count) return fail('mesh.index-out-of-range', { index: raw.indices[i], vertices: count });
   }
   const normals = raw.normals ?? smoothNormals(raw.positions, raw.indices);
   for (let i = 0; i < normals.length; i += 3) {
-    const l = Math.sqrt(normals[i]! ** 2 + normals[i + 1]! ** 2 + normals[i + 2]! ** 2);
+    const l = Math.sqrt(normals[i] ** 2 + normals[i + 1] ** 2 + normals[i + 2] ** 2);
     if (Math.abs(l - 1) < 1e-7) continue;
     const isSound = l > 1e-12 && Number.isFinite(l);
-    normals[i] = isSound ? normals[i]! / l : 0;
-    normals[i + 1] = isSound ? normals[i + 1]! / l : 1;
-    normals[i + 2] = isSound ? normals[i + 2]! / l : 0;
+    normals[i] = isSound ? normals[i] / l : 0;
+    normals[i + 1] = isSound ? normals[i + 1] / l : 1;
+    normals[i + 2] = isSound ? normals[i + 2] / l : 0;
   }
-  for (let i = 0; i < raw.uvs.length; i++) if (!Number.isFinite(raw.uvs[i]!)) raw.uvs[i] = 0;
-  for (let i = 0; raw.colours && i < raw.colours.length; i++) if (!Number.isFinite(raw.colours[i]!)) raw.colours[i] = 1;
+  for (let i = 0; i < raw.uvs.length; i++) if (!Number.isFinite(raw.uvs[i])) raw.uvs[i] = 0;
+  for (let i = 0; raw.colours && i < raw.colours.length; i++) if (!Number.isFinite(raw.colours[i])) raw.colours[i] = 1;
   return ok({ ...raw, normals }, warnings);
 }
 
@@ -52,15 +52,15 @@ export function addFaceNormals(
   end: number,
 ): void {
   for (let i = start; i < end; i += 3) {
-    const a = indices[i]! * 3;
-    const b = indices[i + 1]! * 3;
-    const c = indices[i + 2]! * 3;
-    const ux = p[b]! - p[a]!;
-    const uy = p[b + 1]! - p[a + 1]!;
-    const uz = p[b + 2]! - p[a + 2]!;
-    const vx = p[c]! - p[a]!;
-    const vy = p[c + 1]! - p[a + 1]!;
-    const vz = p[c + 2]! - p[a + 2]!;
+    const a = indices[i] * 3;
+    const b = indices[i + 1] * 3;
+    const c = indices[i + 2] * 3;
+    const ux = p[b] - p[a];
+    const uy = p[b + 1] - p[a + 1];
+    const uz = p[b + 2] - p[a + 2];
+    const vx = p[c] - p[a];
+    const vy = p[c + 1] - p[a + 1];
+    const vz = p[c + 2] - p[a + 2];
     const nx = uy * vz - uz * vy;
     const ny = uz * vx - ux * vz;
     const nz = ux * vy - uy * vx;
@@ -71,7 +71,7 @@ export function addFaceNormals(
 }
 
 function addTo(normals: Float32Array, at: number, x: number, y: number, z: number): void {
-  normals[at]! += x;
-  normals[at + 1]! += y;
-  normals[at + 2]! += z;
+  normals[at] += x;
+  normals[at + 1] += y;
+  normals[at + 2] += z;
 }

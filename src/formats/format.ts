@@ -1,3 +1,4 @@
+import { eachAttribute } from '../core/mesh/attributes';
 import type { Vec3 } from '../core/math/vec3';
 import type { Mesh } from '../core/mesh/mesh';
 import type { OnProgress } from '../core/math/progress';
@@ -20,10 +21,10 @@ export interface NamedMesh {
 /** Throws where a number of a scene is none: no such file is ever written. */
 export function refuseNaN(scene: readonly NamedMesh[]): void {
   for (const { name, mesh } of scene) {
-    for (const values of [mesh.positions, mesh.normals, mesh.uvs, mesh.colours ?? []]) {
-      const at = values.findIndex((v: number) => !Number.isFinite(v));
+    eachAttribute(mesh, (values) => {
+      const at = values.findIndex((v) => !Number.isFinite(v));
       if (at >= 0) throw new RangeError(`refuseNaN: ${name} holds ${values[at]} at place ${at}`);
-    }
+    });
   }
 }
 

@@ -66,8 +66,8 @@ const buffer = (bytes: Uint8Array) =>
   bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + bytes.byteLength) as ArrayBuffer;
 const nearBox = (a: ReturnType<typeof boxOf>, b: ReturnType<typeof boxOf>) => {
   for (let c = 0; c < 3; c++) {
-    expect(a.min[c]!).toBeCloseTo(b.min[c]!, 5);
-    expect(a.max[c]!).toBeCloseTo(b.max[c]!, 5);
+    expect(a.min[c]).toBeCloseTo(b.min[c], 5);
+    expect(a.max[c]).toBeCloseTo(b.max[c], 5);
   }
 };
 
@@ -88,7 +88,7 @@ describe('files that are written open elsewhere', () => {
     expect(read.vertices).toBe(road.positions.length / 3);
     expect(read.volume).toBeCloseTo(volume(road), 4);
     nearBox(read.box, boxOf(road.positions));
-    expect(root.children[0]!.name).toBe('Road_one'); // three puts _ for a space
+    expect(root.children[0].name).toBe('Road_one'); // three puts _ for a space
   });
 
   it('OBJ: three reads the same bounds and volume', async () => {
@@ -118,13 +118,13 @@ describe('every format that is read and written', () => {
     '%s brings a mesh back: triangles, volume, materials, texture coordinates',
     async (kind: FormatName) => {
       for (const mesh of [road, painted]) {
-        const files = await write(FORMATS.find((f) => f.kind === kind)!.extensions[0]!, [{ name: 'A', mesh }]);
+        const files = await write(FORMATS.find((f) => f.kind === kind)!.extensions[0], [{ name: 'A', mesh }]);
         const back = unwrap(await readMesh(files));
         expect(back.indices).toHaveLength(mesh.indices.length);
         expect(back.positions).toHaveLength(mesh.positions.length);
         expect(volume(back)).toBeCloseTo(volume(mesh), 5);
         const worn = (m: Mesh, name: string) =>
-          m.parts.filter((p) => m.materials[p.material]!.name.startsWith(name)).reduce((sum, p) => sum + p.count, 0);
+          m.parts.filter((p) => m.materials[p.material].name.startsWith(name)).reduce((sum, p) => sum + p.count, 0);
         for (const { name } of mesh.materials) expect(worn(back, name)).toBe(worn(mesh, name));
         expect(back.images.map(({ bytes }) => bytes)).toEqual(mesh.images.map(({ bytes }) => bytes));
         const sum = (a: Float32Array) => a.reduce((s, x) => s + x, 0);
@@ -140,18 +140,18 @@ describe('every format that is read and written', () => {
   );
 
   it.each(both)('%s never crashes on damaged bytes: a mesh or a problem', async (kind: FormatName) => {
-    const [main, ...beside] = await write(FORMATS.find((f) => f.kind === kind)!.extensions[0]!, [
+    const [main, ...beside] = await write(FORMATS.find((f) => f.kind === kind)!.extensions[0], [
       { name: 'A', mesh: painted },
     ]);
     await fc.assert(
       fc.asyncProperty(
-        fc.array(fc.tuple(fc.nat(main!.bytes.length - 1), fc.nat(255)), { maxLength: 20 }),
-        fc.nat(main!.bytes.length),
+        fc.array(fc.tuple(fc.nat(main.bytes.length - 1), fc.nat(255)), { maxLength: 20 }),
+        fc.nat(main.bytes.length),
         fc.boolean(),
         async (changes, length, isCut) => {
-          const bytes = main!.bytes.slice(0, isCut ? length : undefined);
+          const bytes = main.bytes.slice(0, isCut ? length : undefined);
           for (const [at, value] of changes) if (at < bytes.length) bytes[at] = value;
-          const result = await readMesh([{ name: main!.name, bytes }, ...beside]);
+          const result = await readMesh([{ name: main.name, bytes }, ...beside]);
           if (result.ok) expect(result.value.positions.every(Number.isFinite)).toBe(true);
           else expect(result.problems.length).toBeGreaterThan(0);
         },
@@ -164,7 +164,7 @@ describe('every format that is read and written', () => {
 describe('readMesh', () => {
   const code = async (...files: NamedBytes[]) => {
     const result = await readMesh(files);
-    return result.ok ? 'ok' : result.problems[0]!.code;
+    return result.ok ? 'ok' : result.problems[0].code;
   };
 
   it('says what is wrong with an OBJ, and in which line', async () => {
@@ -282,9 +282,9 @@ describe('files that others read and write', () => {
   });
 
   it('GLB and OBJ hold no material and no image that nothing wears', async () => {
-    const mesh = { ...painted, materials: [...painted.materials, { ...painted.materials[0]!, name: 'Unworn' }] };
+    const mesh = { ...painted, materials: [...painted.materials, { ...painted.materials[0], name: 'Unworn' }] };
     const [{ bytes }] = (await write('glb', [{ name: 'A', mesh }])) as [NamedBytes];
-    const document = await buildGltfIo().readBinary(bytes as Uint8Array<ArrayBuffer>);
+    const document = await buildGltfIo().readBinary(bytes);
     expect(
       document
         .getRoot()
@@ -292,7 +292,7 @@ describe('files that others read and write', () => {
         .map((m) => m.getName()),
     ).toEqual(['Painted']);
     const [, mtl] = await write('obj', [{ name: 'A', mesh }]);
-    expect(new TextDecoder().decode(mtl!.bytes).match(/^newmtl/gm)).toHaveLength(1);
+    expect(new TextDecoder().decode(mtl.bytes).match(/^newmtl/gm)).toHaveLength(1);
   });
 
   // three's MTLLoader tells the same shininess; roughness of it: 1 - sqrt(Ns / 1000) (common practice, no source).
@@ -305,8 +305,8 @@ describe('files that others read and write', () => {
     );
     const { materials } = unwrap(await readMesh([file('a.obj', obj), file('a.mtl', mtl)]));
     const named = (name: string) => materials.find((m) => m.name === name)!.roughness;
-    expect(named('dull')).toBe(1 - Math.sqrt(shininess[0]! / 1000));
-    expect(named('shiny')).toBeCloseTo(1 - Math.sqrt(shininess[1]! / 1000), 12);
+    expect(named('dull')).toBe(1 - Math.sqrt(shininess[0] / 1000));
+    expect(named('shiny')).toBeCloseTo(1 - Math.sqrt(shininess[1] / 1000), 12);
     expect(named('said')).toBe(0.2);
   });
 
@@ -320,12 +320,12 @@ describe('files that others read and write', () => {
     const linear = (c: number) => (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
     const wanted = [65535, 0, 32768, 0, 65535, 13107, 6553, 1, 2].map((c) => linear(c / 65535));
     const got = Array.from(mesh.colours!).filter((_, i) => i % 4 < 3);
-    got.forEach((c, i) => expect(c).toBeCloseTo(wanted[i]!, 6));
+    got.forEach((c, i) => expect(c).toBeCloseTo(wanted[i], 6));
   });
 });
 
 describe('a number that is none', () => {
-  it.each(WRITERS.map(({ extensions }) => extensions[0]!))(
+  it.each(WRITERS.map(({ extensions }) => extensions[0]))(
     'is in no file that is written: %s refuses it and says where',
     async (extension) => {
       for (const key of ['positions', 'normals', 'uvs'] as const) {

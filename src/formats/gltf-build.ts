@@ -1,3 +1,4 @@
+import { gatherVertices } from '../core/mesh/attributes';
 import { Document, type Texture } from '@gltf-transform/core';
 import { EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions';
 import { MeshoptTangents } from 'meshoptimizer';
@@ -23,11 +24,7 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
       if (part.count === 0) continue;
       const own = partVertices(mesh, part);
       const accessor = (type: 'VEC2' | 'VEC3' | 'VEC4' | 'SCALAR', array: Float32Array | Uint32Array | Uint16Array) =>
-        document
-          .createAccessor()
-          .setType(type)
-          .setArray(array as Float32Array<ArrayBuffer>)
-          .setBuffer(buffer);
+        document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
       const primitive = document
         .createPrimitive()
         .setAttribute('POSITION', accessor('VEC3', own.positions))
@@ -111,7 +108,7 @@ async function partTangents({
   await MeshoptTangents.ready;
   const corners = MeshoptTangents.generateTangents(Uint32Array.from(indices), positions, 3, normals, 3, uvs, 2);
   const tangents = new Float32Array((positions.length / 3) * 4);
-  for (let i = indices.length - 1; i >= 0; i--) tangents.set(corners.subarray(i * 4, i * 4 + 4), indices[i]! * 4);
+  for (let i = indices.length - 1; i >= 0; i--) tangents.set(corners.subarray(i * 4, i * 4 + 4), indices[i] * 4);
   return tangents;
 }
 
@@ -122,28 +119,16 @@ function partVertices(mesh: Mesh, part: Part) {
   const wide = new Uint32Array(part.count);
   let count = 0;
   for (let i = 0; i < part.count; i++) {
-    const v = mesh.indices[part.start + i]!;
+    const v = mesh.indices[part.start + i];
     if (place[v] === 0) {
       source[count++] = v;
       place[v] = count;
     }
-    wide[i] = place[v]! - 1;
+    wide[i] = place[v] - 1;
   }
-  const positions = new Float32Array(count * 3);
-  const normals = new Float32Array(count * 3);
-  const uvs = new Float32Array(count * 2);
-  const colours = mesh.colours && new Float32Array(count * 4);
-  for (let i = 0; i < count; i++) {
-    const v = source[i]!;
-    // Colours must lie between 0 and 1 (glTF 2.0, section 3.7.2.1).
-    for (let c = 0; colours && c < 4; c++) colours[i * 4 + c] = Math.min(Math.max(mesh.colours![v * 4 + c]!, 0), 1);
-    for (let c = 0; c < 3; c++) {
-      positions[i * 3 + c] = mesh.positions[v * 3 + c]!;
-      normals[i * 3 + c] = mesh.normals[v * 3 + c]!;
-    }
-    uvs[i * 2] = mesh.uvs[v * 2]!;
-    uvs[i * 2 + 1] = mesh.uvs[v * 2 + 1]!;
-  }
+  const own = gatherVertices(mesh, source.subarray(0, count));
+  // Colours must lie between 0 and 1 (glTF 2.0, section 3.7.2.1).
+  own.colours?.forEach((v, i, all) => (all[i] = Math.min(Math.max(v, 0), 1)));
   // 65535 is the primitive restart value and is not allowed as an index (glTF 2.0, section 3.7.2.1).
-  return { positions, normals, uvs, colours, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
+  return { ...own, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
 }

@@ -84,7 +84,7 @@ export function checkGltf(
 ): Extract<Result<never>, { ok: false }> | undefined {
   const parsed = schema.safeParse(json);
   if (!parsed.success) {
-    const { path, message } = parsed.error.issues[0]!;
+    const { path, message } = parsed.error.issues[0];
     return fail('gltf.broken', { file, reason: `${path.join('.') || 'it'}: ${message}` });
   }
   const gltf = parsed.data;
@@ -127,7 +127,7 @@ function wrongNodes({ nodes = [], meshes = [], scenes = [] }: Gltf): Wrong {
     }
   }
   for (let i = 0; i < nodes.length; i++)
-    for (let [at, deep] = [parents[i]!, 0]; at !== -1; at = parents[at]!)
+    for (let [at, deep] = [parents[i], 0]; at !== -1; at = parents[at]!)
       if (++deep > DEEPEST) return `node ${i} lies more than ${DEEPEST} nodes deep`;
   const isMissing = scenes.some(({ nodes: roots = [] }) => roots.some((root) => root >= nodes.length));
   return isMissing ? 'a scene has a node that is not there' : undefined;
@@ -141,8 +141,8 @@ function wrongPrimitives({ meshes = [], accessors = [] }: Gltf): Wrong {
       for (const [key, at] of Object.entries(attributes)) {
         const accessor = accessors[at];
         if (!accessor) return `${key}${of} is not there`;
-        if (Object.hasOwn(ELEMENTS, key) && !ELEMENTS[key]!.includes(accessor.type))
-          return `${key}${of} is ${accessor.type}, not ${ELEMENTS[key]!.join(' or ')}`;
+        if (Object.hasOwn(ELEMENTS, key) && !ELEMENTS[key].includes(accessor.type))
+          return `${key}${of} is ${accessor.type}, not ${ELEMENTS[key].join(' or ')}`;
         if (accessor.count !== position?.count && position)
           return `${key}${of} has ${accessor.count} entries for ${position.count} vertices`;
       }
@@ -157,7 +157,7 @@ function sumsOf({ nodes = [], meshes = [], accessors = [] }: Gltf): { pieces: nu
   for (const { mesh } of nodes)
     for (const { attributes, indices, mode = 4 } of meshes[mesh ?? -1]?.primitives ?? []) {
       const count = accessors[attributes.POSITION ?? -1]?.count ?? 0;
-      const listed = indices === undefined ? count : accessors[indices]!.count;
+      const listed = indices === undefined ? count : accessors[indices].count;
       corners += mode > 4 ? Math.max(0, listed - 2) * 3 : listed;
       vertices += count;
       pieces++;

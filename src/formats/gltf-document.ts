@@ -85,9 +85,9 @@ class Gathered {
       copyTransformed(positions, base * 3, floats(position), matrix);
       const corners = triangleCorners(primitive);
       for (let i = 0; i + 2 < corners.length; i += 3) {
-        indices[at++] = base + corners[i]!;
-        indices[at++] = base + corners[i + (isMirrored ? 2 : 1)]!;
-        indices[at++] = base + corners[i + (isMirrored ? 1 : 2)]!;
+        indices[at++] = base + corners[i];
+        indices[at++] = base + corners[i + (isMirrored ? 2 : 1)];
+        indices[at++] = base + corners[i + (isMirrored ? 1 : 2)];
       }
       const normal = primitive.getAttribute('NORMAL');
       if (normal) copyTransformed(normals, base * 3, floats(normal), normalMatrix(matrix));
@@ -100,7 +100,7 @@ class Gathered {
         const from = floats(colour);
         for (let i = 0; i < from.length; i++) colours[base * 4 + Math.floor(i / size) * 4 + (i % size)] = from[i]!;
       }
-      parts.push({ name: name || this.#materials[material]!.name, material, start, count: at - start });
+      parts.push({ name: name || this.#materials[material].name, material, start, count: at - start });
     }
     return {
       positions,
@@ -211,9 +211,9 @@ function floats(source: Accessor): ArrayLike<number> {
 
 function copyTransformed(out: Float32Array, at: number, from: ArrayLike<number>, m: mat4): void {
   for (let i = 0; i < from.length; i += 3) {
-    const x = from[i]!;
-    const y = from[i + 1]!;
-    const z = from[i + 2]!;
+    const x = from[i];
+    const y = from[i + 1];
+    const z = from[i + 2];
     out[at + i] = m[0] * x + m[4] * y + m[8] * z + m[12];
     out[at + i + 1] = m[1] * x + m[5] * y + m[9] * z + m[13];
     out[at + i + 2] = m[2] * x + m[6] * y + m[10] * z + m[14];
@@ -226,7 +226,7 @@ const determinant = (m: mat4): number =>
 /** Cofactors of the upper 3 x 3: carries normals, lengths aside; signs follow a mirror. */
 function normalMatrix(m: mat4): mat4 {
   const s = determinant(m) < 0 ? -1 : 1;
-  const cofactor = (a: number, b: number, c: number, d: number) => s * (m[a]! * m[d]! - m[b]! * m[c]!);
+  const cofactor = (a: number, b: number, c: number, d: number) => s * (m[a] * m[d] - m[b] * m[c]);
   // prettier-ignore
   return [
     cofactor(5, 6, 9, 10), -cofactor(4, 6, 8, 10), cofactor(4, 5, 8, 9), 0,
@@ -241,6 +241,6 @@ function toldApart(parts: readonly Part[], materials: readonly Material[]): Part
   const worn = new Map<string, Set<number>>();
   for (const { name, material } of parts) worn.set(name, (worn.get(name) ?? new Set()).add(material));
   return parts.map((part) =>
-    worn.get(part.name)!.size > 1 ? { ...part, name: materials[part.material]!.name || part.name } : part,
+    worn.get(part.name)!.size > 1 ? { ...part, name: materials[part.material].name || part.name } : part,
   );
 }

@@ -12,7 +12,7 @@ const meshOf = (name: string, bytes: Uint8Array | string) =>
 const pathsOf = (name: string, bytes: Uint8Array | string) =>
   readPaths({ name, bytes: typeof bytes === 'string' ? bytesOf(bytes) : bytes });
 const code = (result: Awaited<ReturnType<typeof meshOf | typeof pathsOf>>) =>
-  result.ok ? ['ok', ...result.warnings.map((w) => w.code)].join(' ') : result.problems[0]!.code;
+  result.ok ? ['ok', ...result.warnings.map((w) => w.code)].join(' ') : result.problems[0].code;
 
 /** How long reading takes, seconds, and what comes of it. */
 async function timed<T>(read: () => Promise<T>): Promise<{ seconds: number; result: T }> {
@@ -43,7 +43,7 @@ describe('limits are looked at before anything is made', () => {
   it.each([
     ['GLB of a strip of fifty million vertices without data', claims(5e7, 5), 'gltf.broken'],
     ['GLB of six hundred million vertices without data', claims(6e8, 4), 'gltf.broken'],
-    ['GLB whose buffer is larger than it', spoilt((g) => (g.buffers[0]!.byteLength = 5e8)), 'gltf.broken'],
+    ['GLB whose buffer is larger than it', spoilt((g) => (g.buffers[0].byteLength = 5e8)), 'gltf.broken'],
     ['PLY of 9e15 vertices', 'ply\nformat ascii 1.0\nelement vertex 9000000000000000\nproperty float x\nproperty float y\nproperty float z\nend_header\n0 0 0\n', 'ply.counts'], // prettier-ignore
     ['PLY of 9e15 elements without properties', 'ply\nformat ascii 1.0\nelement vertex 0\nproperty float x\nproperty float y\nproperty float z\nelement other 9000000000000000\nend_header\n', 'ply.counts'], // prettier-ignore
   ])('%s', async (_, file, problem) => {
@@ -136,13 +136,13 @@ it('a large OBJ and a large PLY tell how far they are, so that they can be stopp
 
 describe('what does not fit together is told', () => {
   it.each([
-    ['an attribute longer than POSITION', spoilt((g) => (g.accessors[0]!.count = 3)), 'gltf.broken'],
-    ['positions in a plane', spoilt((g) => (g.accessors[0]!.type = 'VEC2')), 'gltf.broken'],
-    ['nodes within themselves', spoilt((g) => (g.nodes[1]!.children = [0])), 'gltf.broken'],
+    ['an attribute longer than POSITION', spoilt((g) => (g.accessors[0].count = 3)), 'gltf.broken'],
+    ['positions in a plane', spoilt((g) => (g.accessors[0].type = 'VEC2')), 'gltf.broken'],
+    ['nodes within themselves', spoilt((g) => (g.nodes[1].children = [0])), 'gltf.broken'],
     ['nodes too deep', spoilt((g) => Object.assign(g, { nodes: Array.from({ length: 5000 }, (_, i) => ({ children: i < 4999 ? [i + 1] : [] })) })), 'gltf.broken'], // prettier-ignore
     ['buffers that are no list', spoilt((g) => Object.assign(g, { buffers: 7 })), 'gltf.broken'],
-    ['colours of three numbers', spoilt((g) => (g.materials[0]!.pbrMetallicRoughness.baseColorFactor = [1, 1, 1])), 'gltf.broken'], // prettier-ignore
-    ['colours beyond 1, brought back', spoilt((g) => (g.materials[0]!.pbrMetallicRoughness.baseColorFactor = [7, 0, 0, 1])), 'ok gltf.not-triangles gltf.clamped'], // prettier-ignore
+    ['colours of three numbers', spoilt((g) => (g.materials[0].pbrMetallicRoughness.baseColorFactor = [1, 1, 1])), 'gltf.broken'], // prettier-ignore
+    ['colours beyond 1, brought back', spoilt((g) => (g.materials[0].pbrMetallicRoughness.baseColorFactor = [7, 0, 0, 1])), 'ok gltf.not-triangles gltf.clamped'], // prettier-ignore
   ])('GLB: %s', async (_, file, problem) => expect(code(await meshOf('a.glb', file))).toBe(problem));
 
   it.each([
@@ -227,7 +227,7 @@ describe('damaged files, 200 a reader', () => {
     'of the kind %s: no throw, and none hangs',
     async (what) => {
       const files = (await goodFiles())[what === 'mesh' ? 'meshes' : 'paths'];
-      await pool.run({ what, file: files[0]!, seed: 0 });
+      await pool.run({ what, file: files[0], seed: 0 });
       for (const file of files)
         for (let seed = 10_001; seed <= 10_200; seed++) {
           const signal = AbortSignal.timeout(MOST_SECONDS * 1000);

@@ -36,9 +36,8 @@ export function readMtl(bytes: Uint8Array, beside: readonly NamedBytes[]): MtlLi
     }
     const current = materials.get(name);
     if (!current) continue;
-    if (key === 'Kd' && isColour(numbers))
-      change({ colour: [numbers[0]!, numbers[1]!, numbers[2]!, current.colour[3]] });
-    else if (key === 'Ke' && isColour(numbers)) change({ emissive: [numbers[0]!, numbers[1]!, numbers[2]!] });
+    if (key === 'Kd' && isColour(numbers)) change({ colour: [numbers[0], numbers[1], numbers[2], current.colour[3]] });
+    else if (key === 'Ke' && isColour(numbers)) change({ emissive: [numbers[0], numbers[1], numbers[2]] });
     else if (key === 'd' && value >= 0 && value <= 1) {
       const [r, g, b] = current.colour;
       change({ colour: [r, g, b, value], alpha: value < 1 ? 'blend' : 'opaque' });

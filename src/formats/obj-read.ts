@@ -57,7 +57,7 @@ export function readObj(main: NamedBytes, beside: readonly NamedBytes[], onProgr
         }
         face.push(corners.add(p, t, n));
       }
-      for (let k = 1; k + 1 < face.length; k++) triangles.push(face[0]!, face[k]!, face[k + 1]!);
+      for (let k = 1; k + 1 < face.length; k++) triangles.push(face[0], face[k], face[k + 1]);
       triangleCount += face.length - 2;
       if (triangleCount > MAX_TRIANGLES)
         return fail('mesh.too-large', { triangles: triangleCount, most: MAX_TRIANGLES });
@@ -134,12 +134,12 @@ class Corners {
     const normals = hasNormals ? new Float32Array(count * 3) : undefined;
     for (let i = 0; i < count; i++) {
       for (let c = 0; c < 3; c++) {
-        positions[i * 3 + c] = v[this.#p[i]! * 3 + c]!;
-        if (normals) normals[i * 3 + c] = vn[this.#n[i]! * 3 + c]!;
+        positions[i * 3 + c] = v[this.#p[i] * 3 + c]!;
+        if (normals) normals[i * 3 + c] = vn[this.#n[i] * 3 + c]!;
       }
       if (this.#t[i] !== NONE) {
-        uvs[i * 2] = vt[this.#t[i]! * 2]!;
-        uvs[i * 2 + 1] = 1 - vt[this.#t[i]! * 2 + 1]!;
+        uvs[i * 2] = vt[this.#t[i] * 2]!;
+        uvs[i * 2 + 1] = 1 - vt[this.#t[i] * 2 + 1];
       }
     }
     return { positions, uvs, normals };

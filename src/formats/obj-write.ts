@@ -18,7 +18,7 @@ export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?:
   let base = 1;
   scene.forEach(({ name: run, mesh, origin: [x, y, z] = [0, 0, 0] }, m) => {
     const label = (place: number) => `${plain(mesh.materials[place]?.name ?? 'Plain')}_${m + 1}_${place + 1}`;
-    const imageName = (place: number) => `${name}-${m + 1}-${place + 1}.${EXTENSION[mesh.images[place]!.mime]}`;
+    const imageName = (place: number) => `${name}-${m + 1}-${place + 1}.${EXTENSION[mesh.images[place].mime]}`;
     const worn = new Set(mesh.parts.map(({ material }) => material));
     const shown = new Set<number>();
     mesh.materials.forEach((material, i) => {
@@ -27,19 +27,19 @@ export function writeObj(scene: readonly NamedMesh[], name: string, onProgress?:
       if (colourImage !== undefined) shown.add(colourImage);
       materials.push(...mtl(label(i), material, colourImage === undefined ? undefined : imageName(colourImage)));
     });
-    for (const i of shown) images.push({ name: imageName(i), bytes: mesh.images[i]!.bytes });
+    for (const i of shown) images.push({ name: imageName(i), bytes: mesh.images[i].bytes });
     lines.push(`o ${plain(run)}`);
     const { positions: p, normals: n, uvs } = mesh;
     const count = p.length / 3;
     for (let v = 0; v < count; v++)
-      lines.push(`v ${num(p[v * 3]! + x)} ${num(p[v * 3 + 1]! + y)} ${num(p[v * 3 + 2]! + z)}`);
-    for (let v = 0; v < count; v++) lines.push(`vt ${num(uvs[v * 2]!)} ${num(1 - uvs[v * 2 + 1]!)}`);
-    for (let v = 0; v < count; v++) lines.push(`vn ${num(n[v * 3]!)} ${num(n[v * 3 + 1]!)} ${num(n[v * 3 + 2]!)}`);
+      lines.push(`v ${num(p[v * 3] + x)} ${num(p[v * 3 + 1] + y)} ${num(p[v * 3 + 2] + z)}`);
+    for (let v = 0; v < count; v++) lines.push(`vt ${num(uvs[v * 2])} ${num(1 - uvs[v * 2 + 1])}`);
+    for (let v = 0; v < count; v++) lines.push(`vn ${num(n[v * 3])} ${num(n[v * 3 + 1])} ${num(n[v * 3 + 2])}`);
     for (const part of mesh.parts) {
       lines.push(`g ${plain(part.name)}`, `usemtl ${label(part.material)}`);
       for (let i = part.start; i < part.start + part.count; i += 3) {
         const corner = (k: number) => {
-          const v = mesh.indices[i + k]! + base;
+          const v = mesh.indices[i + k] + base;
           return `${v}/${v}/${v}`;
         };
         lines.push(`f ${corner(0)} ${corner(1)} ${corner(2)}`);

@@ -1,6 +1,4 @@
 import { defineFormat } from './format';
-import { readObj } from './obj-read';
-import { writeObj } from './obj-write';
 import { decodeText } from './text';
 
 export const obj = defineFormat({
@@ -10,6 +8,6 @@ export const obj = defineFormat({
   mime: 'model/obj',
   carries: 'Metres, y up; materials in an .mtl beside it',
   sniff: (bytes) => /^\s*(#[^\n]*\n\s*)*(v|o|g|mtllib|usemtl)\s/.test(decodeText(bytes.subarray(0, 2048))),
-  read: async ([main, ...beside], onProgress) => readObj(main!, beside, onProgress),
-  write: async (scene, name, onProgress) => writeObj(scene, name, onProgress),
+  read: async ([main, ...beside], onProgress) => (await import('./obj-read')).readObj(main, beside, onProgress),
+  write: async (scene, name, onProgress) => (await import('./obj-write')).writeObj(scene, name, onProgress),
 });

@@ -49,7 +49,7 @@ export function readPly({ name, bytes }: NamedBytes, onProgress: OnProgress = ()
       for (let v = 0; v < element.count; v++) {
         if (v % ENTRIES_PER_STEP === 0) onProgress((v / element.count) * VERTICES_SHARE);
         for (let p = 0; p < element.properties.length; p++) {
-          const { length, next } = readers[p]!;
+          const { length, next } = readers[p];
           if (length) {
             const count = length() ?? 0;
             for (let k = 0; k < count; k++) if (next() === undefined) return truncated();
@@ -68,10 +68,10 @@ export function readPly({ name, bytes }: NamedBytes, onProgress: OnProgress = ()
     for (let f = 0; f < element.count; f++) {
       if (f % ENTRIES_PER_STEP === 0) onProgress(VERTICES_SHARE + (f / element.count) * (1 - VERTICES_SHARE));
       for (let p = 0; p < readers.length; p++) {
-        const { length, next } = readers[p]!;
+        const { length, next } = readers[p];
         const count = length ? length() : 1;
         if (count === undefined) return truncated();
-        const isFace = faceLists[p]!;
+        const isFace = faceLists[p];
         if (isFace && !(Number.isInteger(count) && count >= 3))
           return fail('ply.face', { file: name, face: f, corners: count });
         if (count > body.length) return fail('ply.face', { file: name, face: f, corners: count });
@@ -128,9 +128,9 @@ function asciiSource(body: Uint8Array): Source {
   let at = 0;
   const isSpace = (c: number) => c === 32 || (c >= 9 && c <= 13);
   const next = () => {
-    while (at < body.length && isSpace(body[at]!)) at++;
+    while (at < body.length && isSpace(body[at])) at++;
     const start = at;
-    while (at < body.length && !isSpace(body[at]!)) at++;
+    while (at < body.length && !isSpace(body[at])) at++;
     if (at === start) return undefined;
     return Number(String.fromCharCode(...body.subarray(start, Math.min(at, start + 64))));
   };
@@ -205,15 +205,15 @@ class Vertices {
   }
 
   put(vertex: number, property: number, value: number): void {
-    const { to, at, stride, scale } = this.#places[property]!;
+    const { to, at, stride, scale } = this.#places[property];
     if (to) to[vertex * stride + at] = value / scale;
   }
 
   build() {
     // Image rows run down in the mesh's texture coordinates and up in the file's.
-    for (let i = 1; i < this.#uvs.length; i += 2) this.#uvs[i] = 1 - this.#uvs[i]!;
+    for (let i = 1; i < this.#uvs.length; i += 2) this.#uvs[i] = 1 - this.#uvs[i];
     const colours = this.#colours;
-    if (colours) for (let i = 0; i < colours.length; i++) if (i % 4 < 3) colours[i] = toLinear(colours[i]!);
+    if (colours) for (let i = 0; i < colours.length; i++) if (i % 4 < 3) colours[i] = toLinear(colours[i]);
     return { positions: this.#positions, normals: this.#normals, uvs: this.#uvs, ...(colours && { colours }) };
   }
 }

@@ -1,5 +1,4 @@
 import { defineFormat } from './format';
-import { readPly } from './ply-read';
 
 export const ply = defineFormat({
   kind: 'ply',
@@ -8,5 +7,5 @@ export const ply = defineFormat({
   mime: 'model/ply',
   carries: 'Read only',
   sniff: (bytes) => /^ply\r?\n/.test(new TextDecoder().decode(bytes.subarray(0, 5))),
-  read: async ([main], onProgress) => readPly(main!, onProgress),
+  read: async ([main], onProgress) => (await import('./ply-read')).readPly(main, onProgress),
 });

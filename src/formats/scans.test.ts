@@ -54,11 +54,11 @@ describe('PLY', () => {
     const theirs = new PLYLoader().parse(bytes.buffer);
     const place = theirs.getAttribute('position').array as Float32Array;
     expect(mesh.positions).toHaveLength(place.length);
-    mesh.positions.forEach((x, i) => expect(Math.abs(x - place[i]!)).toBeLessThan(1e-5));
+    mesh.positions.forEach((x, i) => expect(Math.abs(x - place[i])).toBeLessThan(1e-5));
     expect([...mesh.indices]).toEqual([...theirs.index!.array]);
     const colour = theirs.getAttribute('color').array as Float32Array;
     for (let v = 0; v < place.length / 3; v++)
-      for (let c = 0; c < 3; c++) expect(Math.abs(mesh.colours![v * 4 + c]! - colour[v * 3 + c]!)).toBeLessThan(0.005);
+      for (let c = 0; c < 3; c++) expect(Math.abs(mesh.colours![v * 4 + c] - colour[v * 3 + c])).toBeLessThan(0.005);
     expect(Math.abs(volume(mesh) / volume(tube) - 1)).toBeLessThan(1e-5);
   });
 
@@ -125,16 +125,16 @@ end_header
 describe('STL', () => {
   it.each([true, false])('that three writes is read as three reads it (binary: %s)', async (binary) => {
     const out = new STLExporter().parse(threeMesh(tube), { binary: binary as true });
-    const bytes = bytesOf(out as string | DataView);
+    const bytes = bytesOf(out);
     const mesh = unwrap(await read('part.stl', bytes));
     const theirs = new STLLoader().parse(bytes.buffer).getAttribute('position').array as Float32Array;
     expect(mesh.positions).toHaveLength(theirs.length);
-    mesh.positions.forEach((x, i) => expect(Math.abs(x - theirs[i]!)).toBeLessThan(1e-6));
+    mesh.positions.forEach((x, i) => expect(Math.abs(x - theirs[i])).toBeLessThan(1e-6));
     expect(Math.abs(volume(mesh) / volume(tube) - 1)).toBeLessThan(1e-5);
   });
 
   it('comes back from our own writer with the same triangles, z up', async () => {
-    const bytes = (await writerFor('stl')!.write!([{ name: 'Tube', mesh: tube }], 'a'))[0]!.bytes;
+    const bytes = (await writerFor('stl')!.write!([{ name: 'Tube', mesh: tube }], 'a'))[0].bytes;
     const mesh = unwrap(await read('a.stl', bytes));
     expect(mesh.indices).toHaveLength(tube.indices.length);
     const [a, b] = [boxOf(mesh.positions), boxOf(tube.positions)];
@@ -145,7 +145,7 @@ describe('STL', () => {
   it('says what is wrong and where', async () => {
     const code = async (bytes: Uint8Array) => {
       const result = await read('a.stl', bytes);
-      return result.ok ? 'ok' : result.problems[0]!;
+      return result.ok ? 'ok' : result.problems[0];
     };
     const cut = new Uint8Array(84 + 50);
     new DataView(cut.buffer).setUint32(80, 2, true);

@@ -2,20 +2,8 @@ import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Mesh } from '../core/mesh/mesh';
 import { fixMesh } from './fix-mesh';
 import { MAX_TRIANGLES, type NamedBytes } from './format';
+import { HEADER, isAsciiStl, isBinaryStl, TRIANGLE } from './stl-sniff';
 import { decodeText } from './text';
-
-const HEADER = 80;
-const TRIANGLE = 50; // normal and three corners as float32, and two spare bytes
-
-/** Whether the length fits the number of triangles that a binary STL states. */
-export function isBinaryStl(bytes: Uint8Array): boolean {
-  if (bytes.length < HEADER + 4) return false;
-  const count = new DataView(bytes.buffer, bytes.byteOffset).getUint32(HEADER, true);
-  return bytes.length === HEADER + 4 + count * TRIANGLE;
-}
-
-export const isAsciiStl = (bytes: Uint8Array): boolean =>
-  /^\s*solid[\s\S]*?\bfacet\b/.test(decodeText(bytes.subarray(0, 2048)));
 
 /**
  * Reads an STL, binary or ASCII; every face has corners of its own, so that it is flat until vertices are welded.

@@ -54,13 +54,13 @@ export class Lines {
       const isLast = end === this.#bytes.length;
       const lines = this.#decoder.decode(this.#bytes.subarray(this.#at, end), { stream: !isLast }).split('\n');
       this.#at = end;
-      this.#rest.push(lines[0]!);
+      this.#rest.push(lines[0]);
       if (lines.length === 1) continue;
       lines[0] = this.#rest.join('');
       this.#rest = [lines.pop()!].filter(Boolean);
       this.#ready = lines;
     }
     this.number++;
-    return this.#ready[this.#place++]!.replace(/\r$/, '');
+    return this.#ready[this.#place++].replace(/\r$/, '');
   }
 }

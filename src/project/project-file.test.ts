@@ -21,7 +21,7 @@ const withMesh = () => {
   const project = causeway();
   const [first, ...rest] = project.segments;
   const source = { from: 'asset' as const, asset: ID, fileName: 'log.glb' };
-  return { ...project, segments: [{ ...first!, source, prepare: PREPARE_DEFAULTS }, ...rest] };
+  return { ...project, segments: [{ ...first, source, prepare: PREPARE_DEFAULTS }, ...rest] };
 };
 
 describe('the project file', () => {
@@ -37,7 +37,7 @@ describe('the project file', () => {
     const project = causeway();
     expect(unkept(project)).toBeUndefined();
     const [run, ...rest] = project.runs;
-    const gauge = { ...run!, shape: { ...run!.shape, gauge: NaN } };
+    const gauge = { ...run, shape: { ...run.shape, gauge: NaN } };
     expect(unkept({ ...project, runs: [gauge, ...rest] })).toMatchObject({
       code: 'project.unkept',
       facts: { where: 'runs.0.shape.gauge' },
@@ -66,7 +66,7 @@ describe('the project file', () => {
 
   it('names the place of a wrong value', async () => {
     const result = await broken((file) =>
-      Object.assign((file.project as never as ReturnType<typeof causeway>).runs[0]!.shape, { gauge: -1 }),
+      Object.assign((file.project as never as ReturnType<typeof causeway>).runs[0].shape, { gauge: -1 }),
     );
     expect(result).toMatchObject({
       ok: false,
@@ -78,7 +78,7 @@ describe('the project file', () => {
     type Open = ReturnType<typeof causeway>;
     const reason = async (change: (project: { -readonly [K in keyof Open]: Open[K] }) => void) => {
       const result = await broken((file) => change(file.project as never));
-      return result.ok ? 'ok' : `${result.problems[0]!.code} ${result.problems[0]!.path.join('.')}`;
+      return result.ok ? 'ok' : `${result.problems[0].code} ${result.problems[0].path.join('.')}`;
     };
     expect(await reason((p) => (p.segments = p.segments.slice(1)))).toBe(
       'project.invalid project.runs.0.courses.0.segment',
@@ -92,7 +92,7 @@ describe('the project file', () => {
       const opened = await parseProjectFile('\uFEFF' + JSON.stringify({ project: withMesh(), assets }));
       return opened.ok && [opened.value.project.name, [...opened.value.assets.keys()], opened.warnings];
     };
-    const user = withMesh().segments[0]!.name;
+    const user = withMesh().segments[0].name;
     const told = (code: string) => [causeway().name, [], [{ code, path: ['assets', ID], facts: { user } }]];
     expect(await open({})).toEqual(told('project.asset-missing'));
     expect(await open({ [ID]: btoa('another mesh') })).toEqual(told('project.asset-differs'));

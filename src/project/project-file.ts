@@ -109,6 +109,6 @@ const toProblem = ({ path, message }: z.core.$ZodIssue): Problem => ({
 export function unkept(project: Project): Problem | undefined {
   const parsed = projectSchema.safeParse(project);
   if (parsed.success) return undefined;
-  const { path, message } = parsed.error.issues[0]!;
+  const { path, message } = parsed.error.issues[0];
   return { code: 'project.unkept', path: [], facts: { where: path.join('.'), reason: message } };
 }

@@ -101,7 +101,7 @@ export type Course = z.infer<typeof courseSchema>;
 export type Run = z.infer<typeof runSchema>;
 
 /** The course of a run that the screen shows. */
-export const firstCourse = (run: Run): Course => run.courses[0]!;
+export const firstCourse = (run: Run): Course => run.courses[0];
 
 /** The segment of a run's first course. */
 export const segmentOf = ({ segments }: Pick<Project, 'segments'>, run: Run | undefined): Segment | undefined =>

@@ -1,14 +1,13 @@
-import { zipSync } from 'fflate';
 import type { NamedBytes } from '../formats/format';
 
 /** Hands a file to the browser to be saved; several as one zip called `name`. */
-export function saveFiles(files: readonly NamedBytes[], name: string, mime: string): void {
+export async function saveFiles(files: readonly NamedBytes[], name: string, mime: string): Promise<void> {
   const [first, ...more] = files;
   if (!first) return;
   if (more.length === 0)
     return saveBlob(new Blob([first.bytes as Uint8Array<ArrayBuffer>], { type: mime }), first.name);
-  // A fixed date keeps equal projects' files equal.
-  const zipped = zipSync(Object.fromEntries(files.map((file) => [file.name, file.bytes])), { mtime: '1980-01-02' });
+  const { zipFiles } = await import('../formats/zip');
+  const zipped = zipFiles(files);
   saveBlob(new Blob([zipped as Uint8Array<ArrayBuffer>], { type: 'application/zip' }), `${name}.zip`);
 }
 

@@ -66,21 +66,21 @@ function placeRows(
 ): void {
   for (let r = 0; r + 1 < firsts.length; r++) {
     const f = r * ROW_STRIDE;
-    const gu = frames[f + ROW_GAUGE]!;
-    const gs = frames[f + ROW_GAUGE + 1]!;
-    const px = frames[f]!;
-    const py = frames[f + 1]!;
-    const pz = frames[f + 2]!;
-    const ux = frames[f + 6]! * gu;
-    const uy = frames[f + 7]! * gu;
-    const uz = frames[f + 8]! * gu;
-    const sx = frames[f + 9]! * gs;
-    const sy = frames[f + 10]! * gs;
-    const sz = frames[f + 11]! * gs;
-    const last = (firsts[r + 1]! * 3) | 0;
-    for (let i = (firsts[r]! * 3) | 0, o = (at + i) | 0; i < last; i = (i + 3) | 0, o = (o + 3) | 0) {
-      const y = positions[(i + 1) | 0]!;
-      const z = positions[(i + 2) | 0]!;
+    const gu = frames[f + ROW_GAUGE];
+    const gs = frames[f + ROW_GAUGE + 1];
+    const px = frames[f];
+    const py = frames[f + 1];
+    const pz = frames[f + 2];
+    const ux = frames[f + 6] * gu;
+    const uy = frames[f + 7] * gu;
+    const uz = frames[f + 8] * gu;
+    const sx = frames[f + 9] * gs;
+    const sy = frames[f + 10] * gs;
+    const sz = frames[f + 11] * gs;
+    const last = (firsts[r + 1] * 3) | 0;
+    for (let i = (firsts[r] * 3) | 0, o = (at + i) | 0; i < last; i = (i + 3) | 0, o = (o + 3) | 0) {
+      const y = positions[(i + 1) | 0];
+      const z = positions[(i + 2) | 0];
       out[o] = px + y * ux + z * sx;
       out[(o + 1) | 0] = py + y * uy + z * sy;
       out[(o + 2) | 0] = pz + y * uz + z * sz;
@@ -99,35 +99,35 @@ function turnRows(
   for (let r = 0; r + 1 < firsts.length; r++) {
     const f = r * ROW_STRIDE;
     // All is multiplied by the gauge sideways, so that where both are one, y and z of a normal stay as they are.
-    const gs = frames[f + ROW_GAUGE + 1]!;
-    const flat = gs / frames[f + ROW_GAUGE]!;
-    const ahead = gs / frames[f + ROW_FACTOR]!;
-    const fx = frames[f + 3]!;
-    const fy = frames[f + 4]!;
-    const fz = frames[f + 5]!;
-    const ux = frames[f + 6]! * flat;
-    const uy = frames[f + 7]! * flat;
-    const uz = frames[f + 8]! * flat;
-    const sx = frames[f + 9]!;
-    const sy = frames[f + 10]!;
-    const sz = frames[f + 11]!;
-    const e0 = frames[f + ROW_STRETCH]!;
-    const e1 = frames[f + ROW_STRETCH + 1]!;
-    const e2 = frames[f + ROW_STRETCH + 2]!;
-    const c0 = frames[f + ROW_RISE]! * gs;
-    const c1 = frames[f + ROW_RISE + 1]! * gs;
-    const c2 = frames[f + ROW_RISE + 2]! * gs;
-    const d0 = frames[f + ROW_DRIFT]! * gs;
-    const d1 = frames[f + ROW_DRIFT + 1]! * gs;
-    const d2 = frames[f + ROW_DRIFT + 2]! * gs;
+    const gs = frames[f + ROW_GAUGE + 1];
+    const flat = gs / frames[f + ROW_GAUGE];
+    const ahead = gs / frames[f + ROW_FACTOR];
+    const fx = frames[f + 3];
+    const fy = frames[f + 4];
+    const fz = frames[f + 5];
+    const ux = frames[f + 6] * flat;
+    const uy = frames[f + 7] * flat;
+    const uz = frames[f + 8] * flat;
+    const sx = frames[f + 9];
+    const sy = frames[f + 10];
+    const sz = frames[f + 11];
+    const e0 = frames[f + ROW_STRETCH];
+    const e1 = frames[f + ROW_STRETCH + 1];
+    const e2 = frames[f + ROW_STRETCH + 2];
+    const c0 = frames[f + ROW_RISE] * gs;
+    const c1 = frames[f + ROW_RISE + 1] * gs;
+    const c2 = frames[f + ROW_RISE + 2] * gs;
+    const d0 = frames[f + ROW_DRIFT] * gs;
+    const d1 = frames[f + ROW_DRIFT + 1] * gs;
+    const d2 = frames[f + ROW_DRIFT + 2] * gs;
     const least = flat === 1 ? SQUARE_ON : -1;
-    const last = (firsts[r + 1]! * 3) | 0;
-    for (let i = (firsts[r]! * 3) | 0, o = (at + i) | 0; i < last; i = (i + 3) | 0, o = (o + 3) | 0) {
-      const y = positions[(i + 1) | 0]!;
-      const z = positions[(i + 2) | 0]!;
-      const b = normals[(i + 1) | 0]!;
-      const c = normals[(i + 2) | 0]!;
-      const forward = normals[i]! * ahead - b * (c0 + c1 * y + c2 * z) - c * (d0 + d1 * y + d2 * z);
+    const last = (firsts[r + 1] * 3) | 0;
+    for (let i = (firsts[r] * 3) | 0, o = (at + i) | 0; i < last; i = (i + 3) | 0, o = (o + 3) | 0) {
+      const y = positions[(i + 1) | 0];
+      const z = positions[(i + 2) | 0];
+      const b = normals[(i + 1) | 0];
+      const c = normals[(i + 2) | 0];
+      const forward = normals[i] * ahead - b * (c0 + c1 * y + c2 * z) - c * (d0 + d1 * y + d2 * z);
       if (forward * forward < least) {
         out[o] = ux * b + sx * c;
         out[(o + 1) | 0] = uy * b + sy * c;
@@ -157,21 +157,21 @@ function turnLeaning(
   { row, up, side, perMetre }: LeaningRow,
 ): void {
   const f = row * ROW_STRIDE;
-  const [gu, gs] = [frames[f + ROW_GAUGE]!, frames[f + ROW_GAUGE + 1]!];
-  const along = (v: readonly number[]) => v[0]! * frames[f + 3]! + v[1]! * frames[f + 4]! + v[2]! * frames[f + 5]!;
+  const [gu, gs] = [frames[f + ROW_GAUGE], frames[f + ROW_GAUGE + 1]];
+  const along = (v: readonly number[]) => v[0] * frames[f + 3] + v[1] * frames[f + 4] + v[2] * frames[f + 5];
   const [a, b] = [along(up), along(side)];
-  for (let v = firsts[row]!; v < firsts[row + 1]!; v++) {
+  for (let v = firsts[row]; v < firsts[row + 1]; v++) {
     const i = v * 3;
-    const [l, m, n] = [normals[i]!, normals[i + 1]!, normals[i + 2]!];
-    const stretch = 1 + perMetre * (gu * positions[i + 1]! * a + gs * positions[i + 2]! * b);
-    const forward = l / (frames[f + ROW_FACTOR]! * Math.max(stretch, 1e-6));
+    const [l, m, n] = [normals[i], normals[i + 1], normals[i + 2]];
+    const stretch = 1 + perMetre * (gu * positions[i + 1] * a + gs * positions[i + 2] * b);
+    const forward = l / (frames[f + ROW_FACTOR] * Math.max(stretch, 1e-6));
     const [onUp, onSide] = [m / gu - forward * a, n / gs - forward * b];
     let size = 0;
     for (let c = 0; c < 3; c++) {
-      const w = forward * frames[f + 3 + c]! + onUp * frames[f + 6 + c]! + onSide * frames[f + 9 + c]!;
+      const w = forward * frames[f + 3 + c] + onUp * frames[f + 6 + c] + onSide * frames[f + 9 + c];
       out[at + i + c] = w;
       size += w * w;
     }
-    for (let c = 0; c < 3; c++) out[at + i + c]! /= Math.sqrt(size) || 1;
+    for (let c = 0; c < 3; c++) out[at + i + c] /= Math.sqrt(size) || 1;
   }
 }

@@ -74,7 +74,7 @@ describe('a bent run', () => {
     );
     const { mesh } = bentRun(segment, table, jobOf());
     const farthest = (a: Float32Array, b: Float32Array) =>
-      a.reduce((most, x, i) => Math.max(most, Math.abs(x - b[i]!)), 0);
+      a.reduce((most, x, i) => Math.max(most, Math.abs(x - b[i])), 0);
     expect(mesh.positions).toHaveLength(segment.mesh.positions.length);
     expect(farthest(mesh.positions, segment.mesh.positions)).toBeLessThan(1e-6);
     expect(farthest(mesh.normals, segment.mesh.normals)).toBeLessThan(1e-6);
@@ -97,7 +97,7 @@ describe('a bent run', () => {
     });
     const { plan, mesh } = bentRun(segment, table, job);
     const outline = (piece: number, x: number) => {
-      const { mesh: straight } = plan.pieces[piece]!.form;
+      const { mesh: straight } = plan.pieces[piece].form;
       const base = plan.pieces.slice(0, piece).reduce((sum, p) => sum + p.form.mesh.positions.length, 0);
       const places = new Set<string>();
       for (let i = 0; i < straight.positions.length; i += 3)
@@ -112,7 +112,7 @@ describe('a bent run', () => {
     const plank = makeSegmentMesh({ kind: 'plank', length: 2, width: 1, thickness: 0.5 });
     const tapered = {
       ...plank,
-      positions: plank.positions.map((v, i) => (i % 3 === 1 && plank.positions[i - 1]! > 1 ? v / 2 : v)),
+      positions: plank.positions.map((v, i) => (i % 3 === 1 && plank.positions[i - 1] > 1 ? v / 2 : v)),
     };
     const table = tableOf(compiled(pathOf('straight', [[0, 0, 0], [6, 0, 0]])), 'upright'); // prettier-ignore
     const run = (mesh: Mesh, gap: number) =>
@@ -120,8 +120,8 @@ describe('a bent run', () => {
     const walls = (mesh: Mesh) => {
       const seen = new Set<number>();
       for (let i = 0; i < mesh.indices.length; i += 3) {
-        const [a, b, c] = [0, 1, 2].map((k) => mesh.positions[mesh.indices[i + k]! * 3]!);
-        if (a === b && b === c) seen.add(a!);
+        const [a, b, c] = [0, 1, 2].map((k) => mesh.positions[mesh.indices[i + k] * 3]);
+        if (a === b && b === c) seen.add(a);
       }
       return [...seen].sort((a, b) => a - b);
     };
@@ -172,25 +172,21 @@ describe('a bent run', () => {
     let worst = 0;
     const { positions: p, normals: n } = segment.mesh;
     for (let i = 0; i < mesh.positions.length; i += 3) {
-      const [x, y, z] = [p[i]!, p[i + 1]!, p[i + 2]!];
+      const [x, y, z] = [p[i], p[i + 1], p[i + 2]];
       const at = surface(x, y, z);
-      for (let k = 0; k < 3; k++) worst = Math.max(worst, Math.abs(at[k]! - mesh.positions[i + k]!));
+      for (let k = 0; k < 3; k++) worst = Math.max(worst, Math.abs(at[k] - mesh.positions[i + k]));
       // Two directions along the straight face, carried by the map through central differences, span the bent face.
-      const a: number[] = Math.abs(n[i]!) < 0.9 ? [1, 0, 0] : [0, 1, 0];
-      const b = [
-        n[i + 1]! * a[2]! - n[i + 2]! * a[1]!,
-        n[i + 2]! * a[0]! - n[i]! * a[2]!,
-        n[i]! * a[1]! - n[i + 1]! * a[0]!,
-      ];
+      const a: number[] = Math.abs(n[i]) < 0.9 ? [1, 0, 0] : [0, 1, 0];
+      const b = [n[i + 1] * a[2] - n[i + 2] * a[1], n[i + 2] * a[0] - n[i] * a[2], n[i] * a[1] - n[i + 1] * a[0]];
       const along = (t: number[]) => {
         const h = 1e-5;
-        const [f, g] = [1, -1].map((k) => surface(x + k * h * t[0]!, y + k * h * t[1]!, z + k * h * t[2]!));
-        return f!.map((v, k) => (v - g![k]!) / (2 * h));
+        const [f, g] = [1, -1].map((k) => surface(x + k * h * t[0], y + k * h * t[1], z + k * h * t[2]));
+        return f.map((v, k) => (v - g[k]) / (2 * h));
       };
       const [ta, tb] = [along(a), along(b)];
       for (const t of [ta, tb]) {
         const l = Math.hypot(...t);
-        worst = Math.max(worst, Math.abs(t.reduce((sum, v, k) => sum + (v / l) * mesh.normals[i + k]!, 0)));
+        worst = Math.max(worst, Math.abs(t.reduce((sum, v, k) => sum + (v / l) * mesh.normals[i + k], 0)));
       }
     }
     expect(worst).toBeLessThan(2e-5);
@@ -209,13 +205,13 @@ describe('a bent run', () => {
     let worst = 0;
     for (let i = 0; i < mesh.indices.length; i += 3) {
       for (let k = 0; k < 3; k++) {
-        const [a, b] = [mesh.indices[i + k]! * 3, mesh.indices[i + ((k + 1) % 3)]! * 3];
-        const out = [a, b].map((v) => Math.hypot(mesh.positions[v]!, mesh.positions[v + 2]!));
-        const isOuterEdge = Math.abs(out[0]! - R - radius) < 1e-4 && Math.abs(out[1]! - R - radius) < 1e-4;
+        const [a, b] = [mesh.indices[i + k] * 3, mesh.indices[i + ((k + 1) % 3)] * 3];
+        const out = [a, b].map((v) => Math.hypot(mesh.positions[v], mesh.positions[v + 2]));
+        const isOuterEdge = Math.abs(out[0] - R - radius) < 1e-4 && Math.abs(out[1] - R - radius) < 1e-4;
         if (!isOuterEdge) continue;
         const middle = Math.hypot(
-          (mesh.positions[a]! + mesh.positions[b]!) / 2,
-          (mesh.positions[a + 2]! + mesh.positions[b + 2]!) / 2,
+          (mesh.positions[a] + mesh.positions[b]) / 2,
+          (mesh.positions[a + 2] + mesh.positions[b + 2]) / 2,
         );
         worst = Math.max(worst, R + radius - middle);
       }
@@ -288,7 +284,7 @@ describe('stiff zones', () => {
   const bar = makeSegmentMesh({ kind: 'plank', length: 2, width: 0.3, thickness: 0.1 });
   const distances = (positions: Float32Array, among: readonly number[]) =>
     among.flatMap((a, i) =>
-      among.slice(i + 1).map((b) => Math.hypot(...[0, 1, 2].map((c) => positions[a * 3 + c]! - positions[b * 3 + c]!))),
+      among.slice(i + 1).map((b) => Math.hypot(...[0, 1, 2].map((c) => positions[a * 3 + c] - positions[b * 3 + c]))),
     );
 
   it('keep every distance within them, while the rest takes up the stretch', () => {
@@ -296,12 +292,12 @@ describe('stiff zones', () => {
     const job = jobOf({ laying: { kind: 'byCount', count: 1 }, bending: { slicing: { by: 'off' }, turns: 0.2 } });
     const stretched = { ...job, reach: { from: null, to: 2.3 }, course: jobOf().course };
     const { mesh, plan } = bentRun(segment, table(), stretched);
-    const straight = plan.pieces[0]!.form.mesh.positions;
+    const straight = plan.pieces[0].form.mesh.positions;
     const zone = [...Array(straight.length / 3).keys()].filter(
-      (v) => straight[v * 3]! > 0.5 - 1e-6 && straight[v * 3]! < 1.1 + 1e-6,
+      (v) => straight[v * 3] > 0.5 - 1e-6 && straight[v * 3] < 1.1 + 1e-6,
     );
     const [before, after] = [distances(straight, zone), distances(mesh.positions, zone)];
-    after.forEach((d, i) => expect(Math.abs(d - before[i]!)).toBeLessThan(1e-5));
+    after.forEach((d, i) => expect(Math.abs(d - before[i])).toBeLessThan(1e-5));
     const end = mesh.positions.slice(-3);
     expect(Math.hypot(...end)).toBeGreaterThan(2.1); // 2.3 m of path, not the segment's 2
   });
@@ -327,8 +323,8 @@ describe('head, body and tail', () => {
     const { placements } = layout;
     expect(placements.map(({ kind }) => kind)).toEqual(['head', ...Array(19).fill('body'), 'tail']);
     expect(placements[0]).toMatchObject({ station: 0, length: 0.2 });
-    expect(placements[20]!.length).toBeCloseTo(0.3, 6);
-    expect(placements[20]!.station + placements[20]!.length).toBeCloseTo(10, 9);
+    expect(placements[20].length).toBeCloseTo(0.3, 6);
+    expect(placements[20].station + placements[20].length).toBeCloseTo(10, 9);
     expect(isClosed(mesh)).toBe(true);
     expect(volume(mesh) / (volume(hose) * 10)).toBeCloseTo(1, 5);
   });

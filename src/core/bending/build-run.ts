@@ -13,8 +13,8 @@ export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
  * arrays: to be read, and copied before they are handed over.
  */
 export function buildTopology({ pieces, vertexCount }: CoursePlan): Topology {
-  if (pieces.length === 1 && !pieces[0]!.look && !shiftLanes(pieces[0]!).length) {
-    const { uvs, colours, indices, parts } = pieces[0]!.form.mesh;
+  if (pieces.length === 1 && !pieces[0].look && !shiftLanes(pieces[0]).length) {
+    const { uvs, colours, indices, parts } = pieces[0].form.mesh;
     return { uvs, ...(colours && { colours }), indices, parts };
   }
   const uvs = new Float32Array(vertexCount * 2);
@@ -62,10 +62,10 @@ function shiftAlong(uvs: Float32Array, base: number, mesh: Mesh, shift: number, 
   for (const { start, count, runsOn } of mesh.parts) {
     const by = runsOn ? along : shift;
     for (let i = start; by !== 0 && i < start + count; i++) {
-      const v = mesh.indices[i]!;
+      const v = mesh.indices[i];
       if (moved[v] === 1) continue;
       moved[v] = 1;
-      uvs[(base + v) * 2]! += by;
+      uvs[(base + v) * 2] += by;
     }
   }
 }
@@ -78,12 +78,12 @@ function shiftByLanes(uvs: Float32Array, base: number, piece: PosedPiece): void 
   const { positions } = form.mesh;
   for (const { at } of shiftLanes(piece))
     for (let v = 0; v * 3 < positions.length; v++)
-      uvs[(base + v) * 2]! += at(laid.station + laid.factor * positions[v * 3]!)[0];
+      uvs[(base + v) * 2] += at(laid.station + laid.factor * positions[v * 3])[0];
 }
 
 function tint(colours: Float32Array, base: number, mesh: Mesh, factors: Vec3): void {
   for (let i = base * 4; i < base * 4 + (mesh.positions.length / 3) * 4; i += 4) {
-    for (let c = 0; c < 3; c++) colours[i + c]! *= factors[c]!;
+    for (let c = 0; c < 3; c++) colours[i + c] *= factors[c];
   }
 }
 
@@ -97,7 +97,7 @@ interface IndexSource {
 function appendIndices(out: Uint32Array, at: number, { indices, base, part }: IndexSource): number {
   const end = part.start + part.count;
   if (base === 0) out.set(indices.subarray(part.start, end), at);
-  else for (let i = part.start, o = at; i < end; i++, o++) out[o] = indices[i]! + base;
+  else for (let i = part.start, o = at; i < end; i++, o++) out[o] = indices[i] + base;
   return at + part.count;
 }
 

@@ -47,8 +47,8 @@ describe('a hose with a wall that the path’s end cuts off', () => {
     expect(cap.length).toBeGreaterThan(0);
     for (const { start, count } of cap) {
       for (let i = start; i < start + count; i += 3) {
-        const corners = [0, 1, 2].map((k) => mesh.indices[i + k]! * 3);
-        const [x, y, z] = [0, 1, 2].map((c) => corners.reduce((sum, v) => sum + mesh.positions[v + c]!, 0) / 3) as [
+        const corners = [0, 1, 2].map((k) => mesh.indices[i + k] * 3);
+        const [x, y, z] = [0, 1, 2].map((c) => corners.reduce((sum, v) => sum + mesh.positions[v + c], 0) / 3) as [
           number,
           number,
           number,
@@ -70,11 +70,11 @@ describe('a hose with a wall that the path’s end cuts off', () => {
 describe('vertex colours', () => {
   it('run on linearly over the cuts of a slicing', () => {
     const plank = makeSegmentMesh({ kind: 'plank', length: 2, width: 0.4, thickness: 0.1 });
-    const colour = (x: number, c: number) => [0.1 + 0.4 * x, 0.9 - 0.3 * x, 0.5, 1][c]!;
-    const colours = Float32Array.from({ length: (plank.positions.length / 3) * 4 }, (_, i) => colour(plank.positions[(i >> 2) * 3]!, i % 4)); // prettier-ignore
+    const colour = (x: number, c: number) => [0.1 + 0.4 * x, 0.9 - 0.3 * x, 0.5, 1][c];
+    const colours = Float32Array.from({ length: (plank.positions.length / 3) * 4 }, (_, i) => colour(plank.positions[(i >> 2) * 3], i % 4)); // prettier-ignore
     const { mesh } = sliceSegment(prepared({ ...plank, colours }), evenPlanes(2, 9));
     expect(mesh.positions.length).toBeGreaterThan(plank.positions.length);
-    mesh.colours!.forEach((v, i) => expect(v).toBeCloseTo(colour(mesh.positions[(i >> 2) * 3]!, i % 4), 5));
+    mesh.colours!.forEach((v, i) => expect(v).toBeCloseTo(colour(mesh.positions[(i >> 2) * 3], i % 4), 5));
   });
 });
 
@@ -88,18 +88,18 @@ describe('a stiff zone in a run that turns', () => {
     const job = jobOf({ bending: { turns: 0.8, slicing: { by: 'off' } } });
     const { mesh } = bentRun(segment, table, job);
     const inZone = (v: number) => {
-      const x = segment.mesh.positions[v * 3]!;
+      const x = segment.mesh.positions[v * 3];
       return x > zone.from - 1e-6 && x < zone.to + 1e-6;
     };
     let [checked, worst] = [0, 1];
     for (let i = 0; i < mesh.indices.length; i += 3) {
-      const corners = [0, 1, 2].map((k) => mesh.indices[i + k]!);
+      const corners = [0, 1, 2].map((k) => mesh.indices[i + k]);
       if (!corners.every(inZone)) continue;
       const n = faceNormal(mesh, corners);
       for (const v of corners) {
         worst = Math.min(
           worst,
-          [0, 1, 2].reduce((sum, c) => sum + n[c]! * mesh.normals[v * 3 + c]!, 0),
+          [0, 1, 2].reduce((sum, c) => sum + n[c] * mesh.normals[v * 3 + c], 0),
         );
         checked++;
       }
@@ -110,8 +110,8 @@ describe('a stiff zone in a run that turns', () => {
 });
 
 function faceNormal({ positions: p }: Pick<Mesh, 'positions'>, [a, b, c]: readonly number[]): Vec3 {
-  const u = [0, 1, 2].map((k) => p[b! * 3 + k]! - p[a! * 3 + k]!) as [number, number, number];
-  const v = [0, 1, 2].map((k) => p[c! * 3 + k]! - p[a! * 3 + k]!) as [number, number, number];
+  const u = [0, 1, 2].map((k) => p[b * 3 + k] - p[a * 3 + k]) as [number, number, number];
+  const v = [0, 1, 2].map((k) => p[c * 3 + k] - p[a * 3 + k]) as [number, number, number];
   const n = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
   const l = Math.hypot(...n);
   return n.map((x) => x / l) as unknown as Vec3;

@@ -10,7 +10,7 @@ const close = (actual: number, expected: number, relative = 1e-9) =>
 const paramAt = (table: ReturnType<typeof buildArcTable>, share: number): number => {
   const u = new Float64Array(1);
   fillParams(u, table, Float64Array.of(share * table.length));
-  return u[0]!;
+  return u[0];
 };
 
 describe('buildArcTable', () => {
@@ -117,7 +117,7 @@ describe('buildArcTable', () => {
   );
 
   it('agrees with bezier-js on length to its own 24-point accuracy', () => {
-    const { points } = cubics[1]!;
+    const { points } = cubics[1];
     const other = new Bezier(points.map(([x, y]) => ({ x, y })));
     expect(buildArcTable(compiled(cubicOf(points))).length).toBeCloseTo(other.length(), 5);
   });
@@ -169,6 +169,6 @@ describe('buildArcTable', () => {
     const params = new Float64Array(101);
     fillParams(params, table, stations);
     for (let i = 0; i < 101; i++)
-      expect(Math.abs(stationOf(table, params[i]!) - stations[i]!)).toBeLessThan(table.length * 1e-10);
+      expect(Math.abs(stationOf(table, params[i]) - stations[i])).toBeLessThan(table.length * 1e-10);
   });
 });

@@ -29,7 +29,7 @@ const NEWTON_LAST = 1e-5;
 export function buildArcTable(curve: Curve): ArcTable {
   const speed = speedOf(curve, false);
   let rough = 0;
-  for (let i = 0; i + 1 < curve.breaks.length; i++) rough += integrate(speed, curve.breaks[i]!, curve.breaks[i + 1]!);
+  for (let i = 0; i + 1 < curve.breaks.length; i++) rough += integrate(speed, curve.breaks[i], curve.breaks[i + 1]);
   const { panels, length, planLength } = measureLegs(curve, 0, curve.breaks.length - 1, rough);
   return { curve, panels: Float64Array.from([...panels, 1, length]), length, planLength };
 }
@@ -62,7 +62,7 @@ export function measureLegs(
     measure(middle, u1, right, depth + 1);
   };
   for (let i = first; i < end; i++) {
-    const [a, b] = [curve.breaks[i]!, curve.breaks[i + 1]!];
+    const [a, b] = [curve.breaks[i], curve.breaks[i + 1]];
     measure(a, b, integrate(speed, a, b), 0);
   }
   return { panels, length, planLength };
@@ -73,7 +73,7 @@ function speedOf(curve: Curve, flat: boolean): (u: number) => number {
   const v = new Float64Array(3);
   return (u) => {
     curve.velocityAt(v, 0, u);
-    return Math.sqrt(v[0]! * v[0]! + (flat ? 0 : v[1]! * v[1]!) + v[2]! * v[2]!);
+    return Math.sqrt(v[0] * v[0] + (flat ? 0 : v[1] * v[1]) + v[2] * v[2]);
   };
 }
 
@@ -83,7 +83,7 @@ function panelBefore(panels: Float64Array, offset: 0 | 1, value: number): number
   let high = panels.length / PANEL_STRIDE - 2;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if (panels[middle * PANEL_STRIDE + offset]! <= value) low = middle;
+    if (panels[middle * PANEL_STRIDE + offset] <= value) low = middle;
     else high = middle - 1;
   }
   return low;
@@ -92,8 +92,8 @@ function panelBefore(panels: Float64Array, offset: 0 | 1, value: number): number
 /** Metres from the curve's start to u. */
 export function stationOf(table: ArcTable, u: number): number {
   const panel = panelBefore(table.panels, 0, u);
-  const u0 = table.panels[panel * PANEL_STRIDE]!;
-  return table.panels[panel * PANEL_STRIDE + 1]! + integrate(speedOf(table.curve, false), u0, u);
+  const u0 = table.panels[panel * PANEL_STRIDE];
+  return table.panels[panel * PANEL_STRIDE + 1] + integrate(speedOf(table.curve, false), u0, u);
 }
 
 /**
@@ -108,13 +108,13 @@ export function fillParams(out: Float64Array, table: ArcTable, stations: Float64
   let fromU = 0;
   let fromS = 0;
   for (let i = 0; i < stations.length; i++) {
-    const s = Math.min(Math.max(stations[i]!, 0), length);
+    const s = Math.min(Math.max(stations[i], 0), length);
     const last = panels.length / PANEL_STRIDE - 2;
-    while (panel < last && panels[(panel + 1) * PANEL_STRIDE + 1]! <= s) panel++;
-    const u0 = panels[panel * PANEL_STRIDE]!;
-    const u1 = panels[(panel + 1) * PANEL_STRIDE]!;
-    const s0 = panels[panel * PANEL_STRIDE + 1]!;
-    const s1 = panels[(panel + 1) * PANEL_STRIDE + 1]!;
+    while (panel < last && panels[(panel + 1) * PANEL_STRIDE + 1] <= s) panel++;
+    const u0 = panels[panel * PANEL_STRIDE];
+    const u1 = panels[(panel + 1) * PANEL_STRIDE];
+    const s0 = panels[panel * PANEL_STRIDE + 1];
+    const s1 = panels[(panel + 1) * PANEL_STRIDE + 1];
     if (fromU < u0) {
       fromU = u0;
       fromS = s0;

@@ -23,7 +23,7 @@ export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
   const n = wheels.length;
   const headings: number[] = [];
   for (let i = 0; i < n; i++) {
-    const [a, b] = [wheels[i]!, wheels[(i + 1) % n]!];
+    const [a, b] = [wheels[i], wheels[(i + 1) % n]];
     const [dx, dy] = [b.x - a.x, b.y - a.y];
     const apart = Math.hypot(dx, dy);
     const across = b.side * b.radius - a.side * a.radius;
@@ -32,7 +32,7 @@ export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
   }
   const wraps: BeltWrap[] = [];
   for (const [i, { side }] of wheels.entries()) {
-    const [comes, goes] = [headings[(i + n - 1) % n]!, headings[i]!];
+    const [comes, goes] = [headings[(i + n - 1) % n], headings[i]];
     let wrap = (side * (goes - comes)) % (2 * Math.PI);
     if (wrap < 0) wrap += 2 * Math.PI;
     if (2 * Math.PI - wrap < 1e-9) wrap = 0;
@@ -41,6 +41,6 @@ export function wrapBelt(wheels: readonly Wheel[]): Result<BeltWrap[]> {
   // A loop turns once in all, a crossed one not at all. More turning is a belt that winds round a wheel that it would miss.
   const turning = wraps.reduce((sum, { turn }) => sum + turn, 0);
   if (Math.abs(turning) < 2 * Math.PI + 1e-6) return ok(wraps);
-  const most = wraps.reduce((best, { turn }, i) => (Math.abs(turn) > Math.abs(wraps[best]!.turn) ? i : best), 0);
+  const most = wraps.reduce((best, { turn }, i) => (Math.abs(turn) > Math.abs(wraps[best].turn) ? i : best), 0);
   return fail('belt.misses', { wheel: most + 1 });
 }

@@ -39,14 +39,14 @@ describe.each(CLOSING)('a closed path of kind %s', (kind) => {
     expect(to.length).toBeCloseTo(from.length, 6);
     expect(to.kinks.length).toBe(from.kinks.length);
     const angles = (table: typeof from) => table.kinks.map(({ angle }) => angle).sort();
-    angles(to).forEach((angle, i) => expect(angle).toBeCloseTo(angles(from)[i]!, 6));
-    const shift = from.pointStations[2]! - to.pointStations[0]!;
+    angles(to).forEach((angle, i) => expect(angle).toBeCloseTo(angles(from)[i], 6));
+    const shift = from.pointStations[2] - to.pointStations[0];
     const [a, b] = [frameAt(spec), frameAt(turned(spec, 2), 4000)];
     for (let i = 3; i < 400; i += 13) {
       const s = (from.length * i) / 400 - shift;
       const k = Math.round((((s % from.length) + from.length) % from.length) / b.step);
       for (let c = 0; c < 3; c++)
-        expect(Math.abs(a.frames[i * SHAPE_STRIDE + c]! - b.frames[k * SHAPE_STRIDE + c]!)).toBeLessThan(b.step);
+        expect(Math.abs(a.frames[i * SHAPE_STRIDE + c] - b.frames[k * SHAPE_STRIDE + c])).toBeLessThan(b.step);
     }
   });
 });
@@ -84,9 +84,9 @@ describe('the seam of a closed path', () => {
       const said = (what: string, off: number, most: number) => {
         if (!(off <= most)) throw new Error(`${name}: ${what} off by ${off}`);
       };
-      said('gauge at the seam', Math.abs(after.frames[GAUGE]! - 2), 0.02);
-      said('gauge at its end', Math.abs(after.frames[400 * SHAPE_STRIDE + GAUGE]! - 2), 0.02);
-      for (let c = 6; c < 9; c++) said('up at the seam', Math.abs(after.frames[c]! - before.frames[c]!), kind === 'straight' || name === 'evenOut' ? 0.45 : 0.03); // prettier-ignore
+      said('gauge at the seam', Math.abs(after.frames[GAUGE] - 2), 0.02);
+      said('gauge at its end', Math.abs(after.frames[400 * SHAPE_STRIDE + GAUGE] - 2), 0.02);
+      for (let c = 6; c < 9; c++) said('up at the seam', Math.abs(after.frames[c] - before.frames[c]), kind === 'straight' || name === 'evenOut' ? 0.45 : 0.03); // prettier-ignore
       if (kind === 'handles') said('corner', Math.abs(angleOf(after) - angleOf(before)), 1e-6);
     }
   });

@@ -39,6 +39,6 @@ export function clothoidPiece(start: Vec3, ahead: Vec3, inward: Vec3, radius: nu
     const [fc, fs] = order === 0 ? fresnel(s / k) : [0, 0];
     const x = order === 0 ? k * fc : order === 1 ? length * c : -curvature * n;
     const y = order === 0 ? k * fs : order === 1 ? length * n : curvature * c;
-    for (let i = 0; i < 3; i++) out[at + i] = (order === 0 ? start[i]! : 0) + x * ahead[i]! + y * inward[i]!;
+    for (let i = 0; i < 3; i++) out[at + i] = (order === 0 ? start[i] : 0) + x * ahead[i] + y * inward[i];
   };
 }

@@ -25,14 +25,14 @@ export function fitCorners(points: readonly PathPoint[], closed: boolean): (Corn
   const n = points.length;
   const p = points.map((point) => point.position);
   const isCorner = (i: number) => n > 2 && (closed || (i > 0 && i < n - 1));
-  const wanted = p.map((_, i) => (isCorner(i) ? (points[i]!.radius ?? 0) * Math.tan(turnAt(p, i) / 2) : 0));
+  const wanted = p.map((_, i) => (isCorner(i) ? (points[i].radius ?? 0) * Math.tan(turnAt(p, i) / 2) : 0));
   const factor = shareLegs(p, wanted, closed);
   return p.map((corner, i) => {
     if (!isCorner(i)) return undefined;
-    const asked = points[i]!.radius ?? 0;
+    const asked = points[i].radius ?? 0;
     // A turn straight back has an infinite tangent: no arc fits, the corner stays sharp.
-    const k = Number.isFinite(wanted[i]!) && wanted[i]! < 1e12 ? factor[i]! : 0;
-    return buildCorner(p[(i + n - 1) % n]!, corner, p[(i + 1) % n]!, asked * k, turnAt(p, i));
+    const k = Number.isFinite(wanted[i]) && wanted[i] < 1e12 ? factor[i] : 0;
+    return buildCorner(p[(i + n - 1) % n], corner, p[(i + 1) % n], asked * k, turnAt(p, i));
   });
 }
 
@@ -42,9 +42,9 @@ export function shareLegs(p: readonly Vec3[], wanted: readonly number[], closed:
   const factor = new Float64Array(n).fill(1);
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const j = (i + 1) % n;
-    const room = distance(p[i]!, p[j]!);
-    const need = wanted[i]! + wanted[j]!;
-    if (need > room) for (const k of [i, j]) factor[k] = Math.min(factor[k]!, room / need);
+    const room = distance(p[i], p[j]);
+    const need = wanted[i] + wanted[j];
+    if (need > room) for (const k of [i, j]) factor[k] = Math.min(factor[k], room / need);
   }
   return factor;
 }
@@ -52,8 +52,8 @@ export function shareLegs(p: readonly Vec3[], wanted: readonly number[], closed:
 /** Turn of the polyline at point i, radians in [0, pi]; the ends are neighbours. */
 export function turnAt(p: readonly Vec3[], i: number): number {
   const n = p.length;
-  const a = normalize(sub(p[i]!, p[(i + n - 1) % n]!));
-  const b = normalize(sub(p[(i + 1) % n]!, p[i]!));
+  const a = normalize(sub(p[i], p[(i + n - 1) % n]));
+  const b = normalize(sub(p[(i + 1) % n], p[i]));
   return Math.atan2(length(cross(a, b)), dot(a, b));
 }
 

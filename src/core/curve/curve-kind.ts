@@ -1,7 +1,7 @@
 import type { Result } from '../math/result';
 import type { Vec3 } from '../math/vec3';
 import type { Curve } from './curve';
-import type { PathPoint, PathShape } from './path-spec';
+import type { PathPoint, PathShape, PointManner } from './path-spec';
 
 /** A rounding that did not fit between its neighbours. Radii in metres. */
 export interface ReducedRounding {
@@ -75,6 +75,24 @@ export interface CurveKind<K extends string = string> {
   /** The same curve run through the other way, where turning the points round is not all there is to it. */
   reversed?(shape: PathShape): PathShape;
   reducedRoundings?(shape: PathShape): readonly ReducedRounding[];
+  /** What the curve does at a point, as a mixed path would say it; absent = it runs on smoothly. */
+  mannerOf?(point: PathPoint): PointManner;
+  /** Points with the handles that draw the curve between them; absent = those that they have. */
+  toHandles?(shape: PathShape): readonly PathPoint[];
+  /** What a point says so that its own handles hold the tangent; absent = points of this kind cannot. */
+  readonly holds?: Pick<PathPoint, 'as' | 'held'>;
+  /** Legs are straight lines where corners have no radius. */
+  readonly hasStraightLegs?: boolean;
+  /** A leg is one cubic that depends on its own points and so many beside them; absent = on all of them. */
+  readonly reach?: number;
+  /** A point that lets the curve pass as it did before, where points are put elsewhere along it; absent = with handles. Without: corners stay points. */
+  passing?(place: PassingPlace): PathPoint;
+}
+
+/** Where a curve passes a place that becomes a point: the point with handles along it, and the radius of the one that was there. */
+export interface PassingPlace {
+  readonly point: PathPoint;
+  readonly radius: number | undefined;
 }
 
 export const defineCurveKind = <K extends string>(kind: CurveKind<K>): CurveKind<K> => kind;

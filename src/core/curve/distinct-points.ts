@@ -25,9 +25,9 @@ export function toDistinctPoints(shape: PathShape): DistinctPoints {
     else kept[kept.length - 1] = merged(last, point);
     from[i] = kept.length - 1;
   });
-  if (closed && kept.length > 1 && distance(kept[0]!.position, kept[kept.length - 1]!.position) <= near) {
+  if (closed && kept.length > 1 && distance(kept[0].position, kept[kept.length - 1].position) <= near) {
     const dropped = kept.length - 1;
-    kept[0] = merged(kept.pop()!, kept[0]!);
+    kept[0] = merged(kept.pop()!, kept[0]);
     for (let i = 0; i < from.length; i++) if (from[i] === dropped) from[i] = i === 0 ? 0 : dropped;
   }
   return { points: kept, from };

@@ -18,13 +18,13 @@ export function fitHandles(curve: Curve, tolerance: number): PathPoint[] {
   const u = new Float64Array(1);
   const paramAt = (s: number) => {
     fillParams(u, table, Float64Array.of(s));
-    return u[0]!;
+    return u[0];
   };
   const v = new Float64Array(3);
   const tangent = (at: number, fromLeft: boolean): Vec3 => {
     curve.velocityAt(v, 0, at, fromLeft);
-    const l = Math.hypot(v[0]!, v[1]!, v[2]!) || 1;
-    return [v[0]! / l, v[1]! / l, v[2]! / l];
+    const l = Math.hypot(v[0], v[1], v[2]) || 1;
+    return [v[0] / l, v[1] / l, v[2] / l];
   };
   const points: PathPoint[] = [{ position: pointOn(curve, 0) }];
   const leg = (s0: number, s1: number, u0: number, u1: number): void => {
@@ -45,15 +45,15 @@ export function fitHandles(curve: Curve, tolerance: number): PathPoint[] {
       leg(middle, s1, at, u1);
       return;
     }
-    points[points.length - 1] = { ...points[points.length - 1]!, handleOut: out };
+    points[points.length - 1] = { ...points[points.length - 1], handleOut: out };
     points.push({ position: p3, handleIn: into });
   };
   const { breaks } = curve;
   const stations = Array.from(breaks, (at) => stationOf(table, at));
-  for (let i = 0; i + 1 < breaks.length; i++) leg(stations[i]!, stations[i + 1]!, breaks[i]!, breaks[i + 1]!);
+  for (let i = 0; i + 1 < breaks.length; i++) leg(stations[i], stations[i + 1], breaks[i], breaks[i + 1]);
   if (!curve.closed) return points;
   const last = points.pop()!;
-  return [{ ...points[0]!, handleIn: last.handleIn }, ...points.slice(1)];
+  return [{ ...points[0], handleIn: last.handleIn }, ...points.slice(1)];
 }
 
 function cubicAt(p0: Vec3, out: Vec3, into: Vec3, p3: Vec3, t: number): Vec3 {

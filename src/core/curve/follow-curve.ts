@@ -2,10 +2,7 @@ import type { Vec3 } from '../math/vec3';
 import type { Curve } from './curve';
 import type { TouchedLegs } from './follow-arc';
 import type { PathPoint } from './path-spec';
-import { compileCurve, type CurveSpec } from './registry';
-
-/** Kinds of which a leg depends on the points within so many beside it, one cubic a leg. */
-const REACH: Partial<Record<CurveSpec['kind'], number>> = { smooth: 2, handles: 1 };
+import { compileCurve, curveKind, type CurveSpec } from './registry';
 
 /**
  * The curve of an edited path, of which only the legs that the edit touches are made anew; the others stay those of the curve before. Undefined
@@ -17,16 +14,16 @@ export function followCurve(
   curve: Curve,
   after: CurveSpec,
 ): { readonly curve: Curve; readonly touched: TouchedLegs } | undefined {
-  const reach = REACH[after.kind];
+  const { reach } = curveKind(after);
   const n = after.points.length;
   const { closed } = after;
   const legs = closed ? n : n - 1;
   if (reach === undefined || before.kind !== after.kind || before.closed !== closed) return undefined;
   if (before.points.length !== n || curve.breaks.length !== legs + 1) return undefined;
   let a = 0;
-  while (a < n && isSame(before.points[a]!, after.points[a]!)) a++;
+  while (a < n && isSame(before.points[a], after.points[a])) a++;
   let b = n - 1;
-  while (b > a && isSame(before.points[b]!, after.points[b]!)) b--;
+  while (b > a && isSame(before.points[b], after.points[b])) b--;
   if (a === n) return undefined;
   const [w0, w1] = [Math.max(a - reach - 1, 0), Math.min(b + reach + 1, n - 1)];
   if (closed && (w0 === 0 || w1 === n - 1)) return undefined;
@@ -55,15 +52,15 @@ function spliced(curve: Curve, part: Curve, { first, end }: TouchedLegs, from: n
   const scale = legs / count;
   const isPart = (u: number, fromLeft: boolean) => {
     let leg = Math.min(Math.floor(u * legs), legs - 1);
-    if (leg + 1 < legs && breaks[leg + 1]! <= u) leg++;
-    if (fromLeft && leg > 0 && breaks[leg]! >= u) leg--;
+    if (leg + 1 < legs && breaks[leg + 1] <= u) leg++;
+    if (fromLeft && leg > 0 && breaks[leg] >= u) leg--;
     return leg >= first && leg < end;
   };
   const own = (u: number) => Math.min(Math.max((u * legs - from) / count, 0), 1);
   const stretch = (out: Float64Array, at: number, factor: number) => {
-    out[at]! *= factor;
-    out[at + 1]! *= factor;
-    out[at + 2]! *= factor;
+    out[at] *= factor;
+    out[at + 1] *= factor;
+    out[at + 2] *= factor;
   };
   return {
     closed: curve.closed,

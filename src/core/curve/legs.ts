@@ -10,15 +10,15 @@ export const legCount = (pointCount: number, closed: boolean): number =>
 
 /** The u range of `leg` on a curve whose point i sits at pointParams[i]. */
 export function legRange(curve: Curve, leg: number): readonly [number, number] {
-  const start = curve.pointParams[leg]!;
-  const end = leg + 1 < curve.pointParams.length ? curve.pointParams[leg + 1]! : 1;
+  const start = curve.pointParams[leg];
+  const end = leg + 1 < curve.pointParams.length ? curve.pointParams[leg + 1] : 1;
   return [start, end];
 }
 
 export function pointOn(curve: Curve, u: number): Vec3 {
   const out = new Float64Array(3);
   curve.pointAt(out, 0, u);
-  return [out[0]!, out[1]!, out[2]!];
+  return [out[0], out[1], out[2]];
 }
 
 /** `points` with `point` put in as number `index`. */
@@ -41,11 +41,11 @@ export function cubicControl(shape: PathShape, compiled: Result<Curve>): PathSha
   const v = new Float64Array(6);
   const share = 1 / (curve.breaks.length - 1) / 3;
   const points = shape.points.map((point, i) => {
-    const u = curve.pointParams[i]!;
+    const u = curve.pointParams[i];
     curve.velocityAt(v, 0, curve.closed && u === 0 ? 1 : u, true);
     curve.velocityAt(v, 3, u);
-    const before: Vec3 = [v[0]!, v[1]!, v[2]!];
-    const after: Vec3 = [v[3]!, v[4]!, v[5]!];
+    const before: Vec3 = [v[0], v[1], v[2]];
+    const after: Vec3 = [v[3], v[4], v[5]];
     return { ...point, handleIn: scale(before, -share), handleOut: scale(after, share) };
   });
   return { ...shape, points };

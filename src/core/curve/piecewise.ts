@@ -8,7 +8,7 @@ export type Piece = (out: Float64Array, at: number, t: number, order: 0 | 1 | 2)
 export function linePiece(a: Vec3, b: Vec3): Piece {
   const d: Vec3 = [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
   return (out, at, t, order) => {
-    for (let c = 0; c < 3; c++) out[at + c] = order === 0 ? a[c]! + d[c]! * t : order === 1 ? d[c]! : 0;
+    for (let c = 0; c < 3; c++) out[at + c] = order === 0 ? a[c] + d[c] * t : order === 1 ? d[c] : 0;
   };
 }
 
@@ -20,9 +20,9 @@ export function arcPiece(centre: Vec3, e1: Vec3, e2: Vec3, radius: number, from:
     const c = Math.cos(angle);
     const s = Math.sin(angle);
     for (let k = 0; k < 3; k++) {
-      if (order === 0) out[at + k] = centre[k]! + radius * (c * e1[k]! + s * e2[k]!);
-      else if (order === 1) out[at + k] = radius * span * (c * e2[k]! - s * e1[k]!);
-      else out[at + k] = -radius * span * span * (c * e1[k]! + s * e2[k]!);
+      if (order === 0) out[at + k] = centre[k] + radius * (c * e1[k] + s * e2[k]);
+      else if (order === 1) out[at + k] = radius * span * (c * e2[k] - s * e1[k]);
+      else out[at + k] = -radius * span * span * (c * e1[k] + s * e2[k]);
     }
   };
 }
@@ -62,22 +62,22 @@ export function rationalPiece(controls: readonly Weighted[]): Piece {
   const power = new Float64Array(4 * (degree + 1));
   let differences = controls.map((control) => [...control]);
   for (let j = 0, binomial = 1; j <= degree; binomial = (binomial * (degree - j)) / ++j) {
-    for (let c = 0; c < 4; c++) power[j * 4 + c] = binomial * differences[0]![c]!;
-    differences = differences.slice(1).map((next, i) => next.map((v, c) => v - differences[i]![c]!));
+    for (let c = 0; c < 4; c++) power[j * 4 + c] = binomial * differences[0][c];
+    differences = differences.slice(1).map((next, i) => next.map((v, c) => v - differences[i][c]));
   }
   return (out, at, t, order) => {
     let [w, w1, w2] = [0, 0, 0];
     for (let j = degree; j >= 0; j--) {
       w2 = w2 * t + 2 * w1;
       w1 = w1 * t + w;
-      w = w * t + power[j * 4 + 3]!;
+      w = w * t + power[j * 4 + 3];
     }
     for (let c = 0; c < 3; c++) {
       let [value, first, second] = [0, 0, 0];
       for (let j = degree; j >= 0; j--) {
         second = second * t + 2 * first;
         first = first * t + value;
-        value = value * t + power[j * 4 + c]!;
+        value = value * t + power[j * 4 + c];
       }
       const point = value / w;
       const velocity = (first - w1 * point) / w;
@@ -103,16 +103,16 @@ export function piecewise(pieces: readonly Piece[], closed: boolean, pointParams
     const x = u * n;
     let i = Math.floor(x);
     // u = i / n may round to just below i: a u that is a break belongs to it.
-    if (i + 1 < n && breaks[i + 1]! <= u) i++;
-    if (fromLeft && i > 0 && breaks[i]! >= u) i--;
+    if (i + 1 < n && breaks[i + 1] <= u) i++;
+    if (fromLeft && i > 0 && breaks[i] >= u) i--;
     i = Math.min(Math.max(i, 0), n - 1);
     const t = Math.min(Math.max(x - i, 0), 1);
-    pieces[i]!(out, at, t, order);
+    pieces[i](out, at, t, order);
     const k = scale[order];
     if (order > 0) {
-      out[at]! *= k;
-      out[at + 1]! *= k;
-      out[at + 2]! *= k;
+      out[at] *= k;
+      out[at + 1] *= k;
+      out[at + 2] *= k;
     }
   };
   return {

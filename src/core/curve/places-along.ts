@@ -1,7 +1,7 @@
 import { add, type Vec3 } from '../math/vec3';
 import { buildArcTable } from './arc-table';
 import { fitHandles } from './fit-handles';
-import { compileCurve, type CurveSpec } from './registry';
+import { compileCurve, curveKind, type CurveSpec } from './registry';
 
 /** How near the chords keep to the path, as a share of its length. */
 const SHARE = 1e-4;
@@ -9,11 +9,11 @@ const SHARE = 1e-4;
 /** Places along a path for drawing; its points where it is no curve. */
 export function placesAlong(spec: CurveSpec): readonly Vec3[] {
   const corners = spec.points.map(({ position }) => position);
-  if (spec.kind === 'straight') return spec.closed ? [...corners, corners[0]!] : corners;
+  if (curveKind(spec).hasStraightLegs) return spec.closed ? [...corners, corners[0]] : corners;
   const compiled = compileCurve(spec);
   if (!compiled.ok) return corners;
   const fitted = fitHandles(compiled.value, buildArcTable(compiled.value).length * SHARE);
-  const points = spec.closed ? [...fitted, fitted[0]!] : fitted;
+  const points = spec.closed ? [...fitted, fitted[0]] : fitted;
   return points.flatMap((from, i) => {
     const to = points[i + 1];
     if (!to) return [from.position];

@@ -17,7 +17,7 @@ export function carryValues(
   if (!roll && !gauge) return points;
   return points.map((point, i) => ({
     ...point,
-    ...(roll && { roll: roll.at(stations[i]!)[0] }),
-    ...(gauge && { gauge: gauge.at(stations[i]!)[0] }),
+    ...(roll && { roll: roll.at(stations[i])[0] }),
+    ...(gauge && { gauge: gauge.at(stations[i])[0] }),
   }));
 }

@@ -3,9 +3,8 @@ import { buildArcTable, pointStationsOf } from '../curve/arc-table';
 import { turnAt } from '../curve/corners';
 import type { Curve } from '../curve/curve';
 import { fitHandles } from '../curve/fit-handles';
-import { controlsAt } from '../curve/kinds/compile-mixed';
-import { smoothToHandles } from '../curve/kinds/smooth';
-import type { PathPoint, PointManner } from '../curve/path-spec';
+import type { CurveKind } from '../curve/curve-kind';
+import type { PathPoint } from '../curve/path-spec';
 import { carryValues } from './carry-values';
 import { compileCurve, curveKind, type CurveKindName, type CurveSpec } from '../curve/registry';
 
@@ -23,10 +22,11 @@ export function changeKind(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   const [before, after] = [curveKind(spec), curveKind({ kind })];
   const isPulled = before.group === 'numbers' || before.uses.weight;
   const takesPoints = after.group === 'points' && !after.uses.weight;
-  if (isPulled && takesPoints && !(spec.kind === 'eased' && kind === 'straight')) return fitted(spec, kind);
-  if (kind === 'handles' && spec.kind === 'smooth') return { ...spec, ...smoothToHandles(spec), kind };
-  if (kind === 'handles' && spec.kind === 'mixed') return { ...spec, points: withControls(spec), kind };
-  if (kind === 'mixed') return { ...spec, kind, points: spec.points.map((point) => asManner(point, spec.kind)) };
+  // Corners with a radius are those of the other kind, too.
+  const isCornered = before.mannerOf?.({ position: [0, 0, 0] }) === 'corner' && after.hasStraightLegs;
+  if (isPulled && takesPoints && !isCornered) return fitted(spec, kind);
+  if (after.uses.manners) return { ...spec, kind, points: spec.points.map((point) => asManner(point, before)) };
+  if (after.uses.handles && before.toHandles) return { ...spec, points: before.toHandles(spec), kind };
   const changed: CurveSpec = { ...spec, kind, closed: spec.closed || after.alwaysClosed === true };
   const takesRadius = after.uses.radius && !after.uses.manners;
   if (!takesRadius || spec.points.some((point) => point.radius !== undefined)) return changed;
@@ -46,29 +46,13 @@ function fitted(spec: CurveSpec, kind: CurveKindName): CurveSpec {
   const drawn = compileCurve({ kind: 'handles', closed, points: handles });
   if (!drawn.ok) return { ...spec, kind };
   const points = carryValues(handles, pointStationsOf(buildArcTable(drawn.value)), spec, table);
-  if (kind === 'smooth') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, held: true })) };
-  if (kind === 'mixed') return { ...spec, kind, closed, points: points.map((point) => ({ ...point, as: 'handles' })) };
-  return { ...spec, kind, closed, points };
+  const { holds } = curveKind({ kind });
+  return { ...spec, kind, closed, points: points.map((point) => ({ ...point, ...holds })) };
 }
 
-const MANNERS: Partial<Record<CurveKindName, PointManner>> = {
-  straight: 'corner',
-  eased: 'corner',
-  handles: 'handles',
-};
-
-function asManner(point: PathPoint, kind: CurveKindName): PathPoint {
+function asManner(point: PathPoint, { mannerOf }: CurveKind): PathPoint {
   const { held, ...free } = point;
-  return { ...free, as: held && kind === 'smooth' ? 'handles' : (MANNERS[kind] ?? 'smooth') };
-}
-
-/** The points of a mixed path with the handles that draw it; rounded corners become sharp. */
-function withControls(spec: CurveSpec): PathPoint[] {
-  return spec.points.map((point, i) => {
-    const controls = controlsAt(spec, i);
-    const { as, straight, ...free } = point;
-    return { ...free, ...controls };
-  });
+  return { ...free, as: mannerOf?.(point) ?? 'smooth' };
 }
 
 /** Share of the shorter leg that a rounding's tangent may take, so that those of neighbours fit as well. */
@@ -78,10 +62,10 @@ const TANGENT_SHARE = 0.45;
 function comparableRadius({ points, closed }: CurveSpec, curve: Curve, i: number): number {
   const n = points.length;
   if (n < 3 || (!closed && (i === 0 || i === n - 1))) return 0;
-  const around = [(i + n - 1) % n, i, (i + 1) % n].map((k) => points[k]!.position);
-  const legs = [distance(around[0]!, around[1]!), distance(around[1]!, around[2]!)];
+  const around = [(i + n - 1) % n, i, (i + 1) % n].map((k) => points[k].position);
+  const legs = [distance(around[0], around[1]), distance(around[1], around[2])];
   const fits = (TANGENT_SHARE * Math.min(...legs)) / Math.tan(turnAt(around, 1) / 2);
-  const least = Math.min(radiusAt(curve, curve.pointParams[i]!), fits);
+  const least = Math.min(radiusAt(curve, curve.pointParams[i]), fits);
   return Number.isFinite(least) ? Number(least.toPrecision(3)) : 0;
 }
 
@@ -91,7 +75,7 @@ function radiusAt(curve: Curve, u: number): number {
   const radii = [true, false].map((fromLeft) => {
     curve.velocityAt(v, 0, u, fromLeft && u > 0);
     curve.accelerationAt(a, 0, u, fromLeft && u > 0);
-    const [velocity, acceleration] = [[...v] as unknown as Vec3, [...a] as unknown as Vec3];
+    const [velocity, acceleration] = [v, a].map(([x, y, z]): Vec3 => [x, y, z]);
     return length(velocity) ** 3 / length(cross(velocity, acceleration));
   });
   return Math.min(...radii);
@@ -103,6 +87,6 @@ export function startRadius({ points, closed }: CurveSpec, i: number): number {
   const before = points[closed ? (i + n - 1) % n : i - 1];
   const after = points[closed ? (i + 1) % n : i + 1];
   if (!before || !after) return 0;
-  const legs = [before, after].map((other) => Math.hypot(...other.position.map((c, k) => c - points[i]!.position[k]!)));
+  const legs = [before, after].map((other) => Math.hypot(...other.position.map((c, k) => c - points[i].position[k])));
   return Math.round(Math.min(...legs) * ROUNDING_SHARE * 100) / 100;
 }

@@ -20,12 +20,12 @@ function farthest(from: Float64Array, to: Float64Array): number {
   for (let i = 0; i < from.length; i += 3) {
     let least = Infinity;
     for (let k = 0; k + 3 < to.length; k += 3) {
-      const dx = to[k + 3]! - to[k]!;
-      const dy = to[k + 4]! - to[k + 1]!;
-      const dz = to[k + 5]! - to[k + 2]!;
-      const rx = from[i]! - to[k]!;
-      const ry = from[i + 1]! - to[k + 1]!;
-      const rz = from[i + 2]! - to[k + 2]!;
+      const dx = to[k + 3] - to[k];
+      const dy = to[k + 4] - to[k + 1];
+      const dz = to[k + 5] - to[k + 2];
+      const rx = from[i] - to[k];
+      const ry = from[i + 1] - to[k + 1];
+      const rz = from[i + 2] - to[k + 2];
       const dd = dx * dx + dy * dy + dz * dz || 1;
       const t = Math.min(Math.max((dx * rx + dy * ry + dz * rz) / dd, 0), 1);
       least = Math.min(least, (rx - t * dx) ** 2 + (ry - t * dy) ** 2 + (rz - t * dz) ** 2);

@@ -29,7 +29,7 @@ const all = (spec: CurveSpec) => spec.points.map((_, i) => i);
 const bent = (kind: (typeof THROUGH)[number], closed = false) => changeKind(pathOf('smooth', BENDS, closed, 1), kind);
 
 describe('moving, turning and scaling points', () => {
-  const far = (a: readonly Vec3[], b: readonly Vec3[]) => Math.max(...a.map((p, i) => distance(p, b[i]!)));
+  const far = (a: readonly Vec3[], b: readonly Vec3[]) => Math.max(...a.map((p, i) => distance(p, b[i])));
   const samples = (spec: CurveSpec): Vec3[] => {
     const { frames } = evenTable(compiled(spec), 'upright', { intervals: 100 });
     return Array.from({ length: 101 }, (_, i) => [...frames.subarray(i * FRAME_STRIDE, i * FRAME_STRIDE + 3)] as never);
@@ -70,13 +70,13 @@ describe('moving, turning and scaling points', () => {
     const spec = bent('handles');
     const moved = transformPoints(spec, [1, 2], { kind: 'scale', about: middleOf(spec, [1, 2]), by: [3, 3, 3] });
     for (const i of [0, 3, 4]) expect(moved.points[i]).toEqual(spec.points[i]);
-    expect(distance(moved.points[1]!.position, moved.points[2]!.position)).toBeCloseTo(
-      3 * distance(spec.points[1]!.position, spec.points[2]!.position),
+    expect(distance(moved.points[1].position, moved.points[2].position)).toBeCloseTo(
+      3 * distance(spec.points[1].position, spec.points[2].position),
       9,
     );
-    expect(moved.points[1]!.handleOut![0]).toBeCloseTo(3 * spec.points[1]!.handleOut![0], 12);
+    expect(moved.points[1].handleOut![0]).toBeCloseTo(3 * spec.points[1].handleOut![0], 12);
     const rounded = transformPoints(bent('straight'), [1], { kind: 'scale', about: [0, 0, 0], by: [2, 2, 2] });
-    expect(rounded.points[1]!.radius).toBeCloseTo(2 * bent('straight').points[1]!.radius!, 12);
+    expect(rounded.points[1].radius).toBeCloseTo(2 * bent('straight').points[1].radius!, 12);
   });
 });
 
@@ -85,8 +85,8 @@ describe('cutting and joining', () => {
     const spec = bent(kind);
     const parts = splitAt(spec, 2)!;
     expect(parts).toHaveLength(2);
-    expect(lengthOf(parts[0]!) + lengthOf(parts[1]!)).toBeCloseTo(lengthOf(spec), 6);
-    const joined = joinPaths(parts[0]!, reversePath(parts[1]!))!;
+    expect(lengthOf(parts[0]) + lengthOf(parts[1])).toBeCloseTo(lengthOf(spec), 6);
+    const joined = joinPaths(parts[0], reversePath(parts[1]))!;
     // Cut through a rounded corner's arc, that corner has become two.
     expect(joined.points).toHaveLength(spec.points.length + (kind === 'straight' ? 2 : 0));
     expect(deviation(joined, spec)).toBeLessThan(1e-6);
@@ -98,8 +98,8 @@ describe('cutting and joining', () => {
       const [opened, ...more] = splitAt(closed, i)!;
       expect(more).toEqual([]);
       expect(opened).toMatchObject({ closed: false });
-      expect(distance(opened!.points[0]!.position, opened!.points.at(-1)!.position)).toBeLessThan(1e-9);
-      expect(lengthOf(opened!)).toBeCloseTo(lengthOf(closed), 6);
+      expect(distance(opened.points[0].position, opened.points.at(-1)!.position)).toBeLessThan(1e-9);
+      expect(lengthOf(opened)).toBeCloseTo(lengthOf(closed), 6);
     }
   });
 
@@ -148,23 +148,23 @@ describe('ends', () => {
       const plugged = plugIn(bent(kind), 'end', mouth)!;
       const end = endOf(plugged, 'end')!;
       expect(distance(end.position, mouth.position)).toBeLessThan(1e-9);
-      end.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k]!, 9));
-      expect(distance(plugged.points[0]!.position, BENDS[0]!)).toBe(0);
+      end.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k], 9));
+      expect(distance(plugged.points[0].position, BENDS[0])).toBe(0);
     }
     expect(plugIn(bent('smooth', true), 'end', mouth)).toBeUndefined();
   });
 
   it.each(THROUGH)('of a %s path are moved, and plugged in elsewhere, with no point more each time', (kind) => {
     const mouths = ([[30, 3, 5], [28, 1, -4], [33, 0, 2]] as Vec3[]).map((position) => ({ position, direction: [-0.6, 0, 0.8] as Vec3 })); // prettier-ignore
-    let spec = plugIn(bent(kind), 'end', mouths[0]!)!;
+    let spec = plugIn(bent(kind), 'end', mouths[0])!;
     const count = spec.points.length;
     for (const mouth of mouths) {
       spec = plugIn(movePoint(spec, spec.points.length - 1, [40, 2, 2]), 'end', mouth)!;
       expect(spec.points).toHaveLength(count);
-      endOf(spec, 'end')!.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k]!, 9));
+      endOf(spec, 'end')!.direction.forEach((v, k) => expect(v).toBeCloseTo(-mouth.direction[k], 9));
     }
     const knee = count - 2;
-    const kept = plugIn(movePoint(letEndGo(spec, 'end'), knee, [25, 1, 0]), 'end', mouths[1]!)!;
+    const kept = plugIn(movePoint(letEndGo(spec, 'end'), knee, [25, 1, 0]), 'end', mouths[1])!;
     // The corner of an end that was let go of is one's own.
     expect(kept.points.some(({ position }) => distance(position, [25, 1, 0]) < 1e-9)).toBe(true);
   });
@@ -198,7 +198,7 @@ describe('drawing by hand', () => {
     expect(points.length).toBeLessThan(14);
     const spec: CurveSpec = { kind: 'handles', closed: false, points };
     expect(deviation(spec, pathOf('straight', stroke, false, 0))).toBeLessThan(0.05); // Schneider's distance is along the parameter
-    expect(strokePoints([stroke[0]!, stroke[0]!], 0.03)).toHaveLength(1);
+    expect(strokePoints([stroke[0], stroke[0]], 0.03)).toHaveLength(1);
   });
 
   it('redraws a part and leaves the rest as it is, without kinks', () => {
@@ -219,9 +219,9 @@ describe('drawing by hand', () => {
       const redrawn = redrawPart(spec, drawn, from * length, to * length, 0.02)!;
       const after = evenTable(compiled(redrawn), 'upright', { intervals: 2000 });
       expect(after.kinks).toEqual([]);
-      const highest = Math.max(...Array.from({ length: 2001 }, (_, i) => after.frames[i * FRAME_STRIDE + 1]!));
+      const highest = Math.max(...Array.from({ length: 2001 }, (_, i) => after.frames[i * FRAME_STRIDE + 1]));
       expect(highest).toBeGreaterThan(place(500)[1] + 2.5);
-      const cut = (s: CurveSpec, n: number) => splitAt(insertAt(s, n)!.spec, insertAt(s, n)!.point)![0]!;
+      const cut = (s: CurveSpec, n: number) => splitAt(insertAt(s, n)!.spec, insertAt(s, n)!.point)![0];
       expect(deviation(cut(redrawn, 0.39 * length), cut(spec, 0.39 * length))).toBeLessThan(1e-6);
     }
   });
@@ -257,7 +257,7 @@ describe('points as text', () => {
     expect(unwrap(pointsFromText('1, 2, 3\r\n4;5;6\n\n7 8 9 10'))).toHaveLength(3);
     expect(pointsFromText('1 2 3\n4 five 6')).toMatchObject({ ok: false, problems: [{ code: 'points.not-numbers', facts: { line: 2 } }] }); // prettier-ignore
     expect(pointsFromText(' \n')).toMatchObject({ ok: false, problems: [{ code: 'points.none' }] });
-    expect(pointsAt([{ position: [1, 1, 1] }, { position: [2, 1, 1] }], [5, 5, 5])[1]!.position).toEqual([6, 5, 5]);
+    expect(pointsAt([{ position: [1, 1, 1] }, { position: [2, 1, 1] }], [5, 5, 5])[1].position).toEqual([6, 5, 5]);
   });
 });
 

@@ -3,8 +3,6 @@ import { FORWARD, FRAME_STRIDE } from '../frames/frame-table';
 import { add, distance, dot, normalize, scale, sub, type Vec3 } from '../math/vec3';
 
 import { letGo, withoutKept, type PathPoint } from '../curve/path-spec';
-import { controlsAt } from '../curve/kinds/compile-mixed';
-import { smoothToHandles } from '../curve/kinds/smooth';
 import { compileCurve, curveKind, type CurveSpec } from '../curve/registry';
 import { changeKind } from './change-kind';
 import { extendPath } from './extend';
@@ -25,7 +23,7 @@ export function endOf(spec: CurveSpec, end: PathEnd): EndPlace | undefined {
   if (!compiled.ok || compiled.value.closed) return undefined;
   const sample = new Float64Array(FRAME_STRIDE);
   fillSample(sample, 0, compiled.value, end === 'start' ? 0 : 1);
-  const read = (from: number): Vec3 => [sample[from]!, sample[from + 1]!, sample[from + 2]!];
+  const read = (from: number): Vec3 => [sample[from], sample[from + 1], sample[from + 2]];
   return { position: read(0), direction: scale(read(FORWARD), end === 'start' ? -1 : 1) };
 }
 
@@ -58,16 +56,11 @@ export function extendAhead(spec: CurveSpec, end: PathEnd, length: number): Curv
   if (uses.weight || (uses.radius && !uses.manners)) return longer;
   // What was the end keeps its tangent.
   const i = spec.points.length - 1;
-  const own = uses.manners
-    ? controlsAt(spec, i)
-    : spec.kind === 'smooth'
-      ? smoothToHandles(spec).points[i]!
-      : spec.points[i]!;
-  const hold = uses.manners ? ({ as: 'handles' } as const) : uses.handles ? {} : ({ held: true } as const);
-  const { handleIn } = own;
+  const { toHandles, holds } = curveKind(spec);
+  const { handleIn } = toHandles?.(spec)[i] ?? spec.points[i];
   const out = scale(place.direction, length / 3);
-  const last: PathPoint = { ...withoutKept(spec.points[i]!), ...hold, ...(handleIn && { handleIn }), handleOut: out };
-  return { ...spec, points: [...spec.points.slice(0, i), last, { position: far, ...hold, handleIn: scale(out, -1) }] };
+  const last: PathPoint = { ...withoutKept(spec.points[i]), ...holds, ...(handleIn && { handleIn }), handleOut: out };
+  return { ...spec, points: [...spec.points.slice(0, i), last, { position: far, ...holds, handleIn: scale(out, -1) }] };
 }
 
 /** A path of few numbers as points with handles, which its ends can be shaped by; others as they are. */
@@ -91,8 +84,8 @@ export function letEndGo(spec: CurveSpec, end: PathEnd): CurveSpec {
   const last = spec.points.length - 1;
   const [own, step] = end === 'start' ? [0, 1] : [last, -1];
   const points = [...spec.points];
-  for (let i = own; points[i] && (i === own || points[i]!.kept); i += step) {
-    points[i] = letGo(withoutKept(points[i]!));
+  for (let i = own; points[i] && (i === own || points[i].kept); i += step) {
+    points[i] = letGo(withoutKept(points[i]));
   }
   return { ...spec, points };
 }
@@ -108,7 +101,7 @@ function unplugged(spec: CurveSpec, end: PathEnd): CurveSpec {
   const last = spec.points.length - 1;
   const [from, step] = end === 'start' ? [1, 1] : [last - 1, -1];
   const gone = new Set<number>();
-  for (let i = from; i > 0 && i < last && spec.points[i]!.kept; i += step) gone.add(i);
+  for (let i = from; i > 0 && i < last && spec.points[i].kept; i += step) gone.add(i);
   return gone.size > 0 ? { ...spec, points: spec.points.filter((_, i) => !gone.has(i)) } : spec;
 }
 
@@ -122,14 +115,14 @@ function withEndLeg(spec: CurveSpec, end: PathEnd, place: EndPlace, length: numb
   // Points within the straight leg make way for it; one must be left for the path to go on to.
   let next = 1;
   const isWithin = (i: number) =>
-    distance(spec.points[i]!.position, place.position) < length * 1.2 ||
-    dot(normalize(sub(spec.points[i]!.position, knee)), inwards) < -0.2;
+    distance(spec.points[i].position, place.position) < length * 1.2 ||
+    dot(normalize(sub(spec.points[i].position, knee)), inwards) < -0.2;
   if (length > 0) while (next < spec.points.length - 1 && isWithin(next)) next++;
   const rest = spec.points.slice(next);
-  if (rest.length === 0 || (length > 0 && isWithin(next)) || distance(rest[0]!.position, knee) < 1e-9) return undefined;
+  if (rest.length === 0 || (length > 0 && isWithin(next)) || distance(rest[0].position, knee) < 1e-9) return undefined;
   const { uses } = curveKind(spec);
-  const away = distance(knee, rest[0]!.position);
-  const first: PathPoint = { ...spec.points[0]!, position: place.position };
+  const away = distance(knee, rest[0].position);
+  const first: PathPoint = { ...spec.points[0], position: place.position };
   const own: PathPoint = length === 0 ? first : { ...first, kept: true };
   if (uses.weight) return { ...spec, points: [own, ...pulled(place.position, inwards, length || away / 3), ...rest] };
   if (uses.radius && !uses.manners) {

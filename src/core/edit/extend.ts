@@ -16,7 +16,7 @@ export function extendPath(spec: CurveSpec, end: 'start' | 'end', position: Vec3
   const goesOn = old && handle && (uses.handles || old.held) && (!uses.manners || old.as === 'handles');
   const ends = goesOn ? legOn(old, handle, position, inner, outer, old.held === true) : undefined;
   const next = { position, ...(old?.radius !== undefined && { radius: old.radius }), ...ends?.point };
-  const before = spec.points.map((point, k) => (k === i ? { ...old!, ...ends?.old } : point));
+  const before = spec.points.map((point, k) => (k === i ? { ...old, ...ends?.old } : point));
   return { ...spec, points: end === 'start' ? [next, ...before] : [...before, next] };
 }
 

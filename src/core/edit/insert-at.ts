@@ -16,11 +16,11 @@ export function insertAt(spec: CurveSpec, station: number): Inserted | undefined
   const u = new Float64Array(1);
   fillParams(u, buildArcTable(curve), Float64Array.of(station));
   let leg = 0;
-  while (leg + 1 < curve.pointParams.length && curve.pointParams[leg + 1]! <= u[0]!) leg++;
+  while (leg + 1 < curve.pointParams.length && curve.pointParams[leg + 1] <= u[0]) leg++;
   const legs = spec.closed ? spec.points.length : spec.points.length - 1;
   leg = Math.min(leg, legs - 1);
   const [u0, u1] = legRange(curve, leg);
-  const t = u1 > u0 ? Math.min(Math.max((u[0]! - u0) / (u1 - u0), 0), 1) : 0;
+  const t = u1 > u0 ? Math.min(Math.max((u[0] - u0) / (u1 - u0), 0), 1) : 0;
   const { points, index } = curveKind(spec).insert(spec, leg, t);
   return index < 0 ? undefined : { spec: { ...spec, points }, point: index };
 }

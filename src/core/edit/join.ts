@@ -14,8 +14,8 @@ const SAME = 1e-4;
 export function joinPaths(a: CurveSpec, b: CurveSpec): CurveSpec | undefined {
   if (a.closed || b.closed || a.points.length === 0 || b.points.length === 0) return undefined;
   const [first, second] = a.kind === b.kind && a.numbers === b.numbers ? [a, b] : [asHandles(a), asHandles(b)];
-  const start = (spec: CurveSpec) => spec.points[0]!.position;
-  const end = (spec: CurveSpec) => spec.points[spec.points.length - 1]!.position;
+  const start = (spec: CurveSpec) => spec.points[0].position;
+  const end = (spec: CurveSpec) => spec.points[spec.points.length - 1].position;
   const ways = [
     { gap: distance(end(first), start(second)), parts: () => [first, second] },
     { gap: distance(end(first), end(second)), parts: () => [first, reversePath(second)] },
@@ -24,8 +24,8 @@ export function joinPaths(a: CurveSpec, b: CurveSpec): CurveSpec | undefined {
   ];
   const { gap, parts } = ways.reduce((best, way) => (way.gap < best.gap ? way : best));
   const [before, after] = parts() as [CurveSpec, CurveSpec];
-  const last = before.points[before.points.length - 1]!;
-  const next = after.points[0]!;
+  const last = before.points[before.points.length - 1];
+  const next = after.points[0];
   const middle = gap > SAME ? [last, next] : [merged(last, next)];
   return { ...first, points: [...before.points.slice(0, -1), ...middle, ...after.points.slice(1)] };
 }

@@ -19,8 +19,8 @@ describe('legsAndArcs', () => {
     const spec = legsAndArcs(points(line), false)!;
     expect(spec.kind).toBe('straight');
     expect(spec.points).toHaveLength(3);
-    spec.points[1]!.position.forEach((v, c) => expect(v).toBeCloseTo([2, 1, -2][c]!, 9)); // where the tangents meet
-    expect(spec.points[1]!.radius).toBeCloseTo(2, 6);
+    spec.points[1].position.forEach((v, c) => expect(v).toBeCloseTo([2, 1, -2][c], 9)); // where the tangents meet
+    expect(spec.points[1].radius).toBeCloseTo(2, 6);
     expect(lengthOf(spec)).toBeCloseTo(5 + 2 * QUARTER + 7, 6);
   });
 

@@ -35,11 +35,11 @@ export function legsAndArcs(points: readonly PathPoint[], closed: boolean): Curv
   if (!found) return undefined;
   const { corners, sagitta, isBent } = found;
   if (isBent) return undefined; // arcs alone are a curve
-  const ends = (i: number): PathPoint[] => (closed ? [] : [{ position: line[i]! }]);
+  const ends = (i: number): PathPoint[] => (closed ? [] : [{ position: line[i] }]);
   const spec: CurveSpec = { kind: 'straight', closed, points: [...ends(0), ...corners, ...ends(line.length - 1)] };
   if (spec.points.length < (closed ? 3 : 2) || spec.points.length > points.length / 2) return undefined;
   const off = deviation({ kind: 'straight', closed, points: p.map((position) => ({ position })) }, spec);
-  const size = Math.max(...p.map((place) => distance(place, p[0]!)));
+  const size = Math.max(...p.map((place) => distance(place, p[0])));
   return off !== undefined && off <= sagitta * 1.2 + size * OFF ? spec : undefined;
 }
 
@@ -47,9 +47,9 @@ export function legsAndArcs(points: readonly PathPoint[], closed: boolean): Curv
 function fromLongestLeg(p: readonly Vec3[]): Vec3[] {
   const n = p.length;
   let first = 0;
-  const leg = (i: number) => distance(p[i]!, p[(i + 1) % n]!);
+  const leg = (i: number) => distance(p[i], p[(i + 1) % n]);
   for (let i = 1; i < n; i++) if (leg(i) > leg(first)) first = i;
-  return Array.from({ length: n + 2 }, (_, i) => p[(first + i) % n]!);
+  return Array.from({ length: n + 2 }, (_, i) => p[(first + i) % n]);
 }
 
 /** The corners of a line, its ends apart, the most that a chord leaves out of an arc, and whether all is arcs; undefined where it is made of more. */
@@ -62,9 +62,9 @@ function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: numb
     let end = i;
     while (circle && end + 1 < line.length - 1 && isOn(circle, circleAt(line, end + 1))) end++;
     if (circle && end - i + 1 >= LEAST_SAMPLES) {
-      corners.push(...arcCorners(circle, line[i - 1]!, line[end + 1]!, line[i]!));
+      corners.push(...arcCorners(circle, line[i - 1], line[end + 1], line[i]));
       for (let k = i; k <= end + 1; k++) {
-        const half = Math.min(distance(line[k - 1]!, line[k]!) / (2 * circle.radius), 1);
+        const half = Math.min(distance(line[k - 1], line[k]) / (2 * circle.radius), 1);
         sagitta = Math.max(sagitta, circle.radius * (1 - Math.cos(Math.asin(half))));
       }
       inArcs += end - i + 2;
@@ -74,7 +74,7 @@ function cornersOf(line: readonly Vec3[]): { corners: PathPoint[]; sagitta: numb
     }
     const turn = turnOf(line, i);
     const beginsArc = isArc(line, i + 1);
-    if (turn > LEAST_CORNER && !beginsArc) corners.push({ position: line[i]! });
+    if (turn > LEAST_CORNER && !beginsArc) corners.push({ position: line[i] });
     else if (turn > STRAIGHT_ON && !beginsArc) return undefined;
     i++;
   }
@@ -90,14 +90,14 @@ const isOn = (a: Circle, b: Circle | undefined): boolean =>
   b !== undefined && Math.abs(b.radius / a.radius - 1) < SAME_RADIUS && dot(a.normal, b.normal) > SAME_PLANE;
 
 function turnOf(line: readonly Vec3[], i: number): number {
-  const [a, b] = [normalize(sub(line[i]!, line[i - 1]!)), normalize(sub(line[i + 1]!, line[i]!))];
+  const [a, b] = [normalize(sub(line[i], line[i - 1])), normalize(sub(line[i + 1], line[i]))];
   return Math.atan2(length(cross(a, b)), dot(a, b));
 }
 
 /** The circle through a place and its neighbours; undefined at the ends and where they lie on a line. */
 function circleAt(line: readonly Vec3[], i: number): Circle | undefined {
   if (i < 1 || i + 1 >= line.length) return undefined;
-  const [a, b, c] = [line[i - 1]!, line[i]!, line[i + 1]!];
+  const [a, b, c] = [line[i - 1], line[i], line[i + 1]];
   const [u, v] = [sub(b, a), sub(c, a)];
   const w = cross(u, v);
   const ww = dot(w, w);

@@ -44,7 +44,7 @@ describe('setLength', () => {
     const circle: CurveSpec = { ...openOf('arc'), closed: true };
     const larger = setLength(circle, 2 * Math.PI * 7, 'scale')!;
     expect(larger.kind).toBe('arc');
-    expect(curveKind(larger).figures![0]!.read(larger)).toBeCloseTo(7, 9); // circumference = 2 pi r
+    expect(curveKind(larger).figures![0].read(larger)).toBeCloseTo(7, 9); // circumference = 2 pi r
     expect(setLength(circle, 9, 'end')).toBeUndefined();
   });
 });
@@ -75,7 +75,7 @@ describe('figures of paths of few numbers', () => {
     const spec = put(put(flat, 'gauge0', 0.5), 'gauge1', 2);
     const table = buildFrameTable(buildArcTable(compiled(spec)), { rule: 'upright', up: [0, 1, 0] });
     const shape = shapeOf(table, { points: spec.points });
-    const gauge = (share: number) => frameOn(shape, share * table.length)[GAUGE_UP]!;
+    const gauge = (share: number) => frameOn(shape, share * table.length)[GAUGE_UP];
     expect(gauge(0)).toBeCloseTo(0.5, 6);
     expect(gauge(0.5)).toBeGreaterThan(0.7);
     expect(gauge(1)).toBeCloseTo(2, 6);
@@ -137,7 +137,7 @@ it('roundings of straight legs begin as tight as the curve was there, where they
   const place = (u: number): Vec3 => {
     const p = new Float64Array(3);
     curve.pointAt(p, 0, u);
-    return [p[0]!, p[1]!, p[2]!];
+    return [p[0], p[1], p[2]];
   };
   // The circle through three places of the curve, abc / (4 area), just behind point 1.
   const [a, b, c] = [1 / 12, 1 / 12 + 5e-4, 1 / 12 + 1e-3].map(place) as [Vec3, Vec3, Vec3];
@@ -156,7 +156,7 @@ describe('an end that is kept straight', () => {
     const total = lengthOf(spec);
     const shorter = setLength(spec, total - 0.4, 'start')!;
     expect(isEndKept(shorter, 'start')).toBe(true);
-    expect(distance(shorter.points[0]!.position, shorter.points[1]!.position)).toBeCloseTo(0.6, 6);
+    expect(distance(shorter.points[0].position, shorter.points[1].position)).toBeCloseTo(0.6, 6);
     expect(Math.abs(endOf(shorter, 'start')!.direction[1])).toBeLessThan(1e-9);
     expect(isEndKept(setLength(spec, total - 1.5, 'start')!, 'start')).toBe(false);
   });

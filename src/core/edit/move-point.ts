@@ -4,7 +4,7 @@ import { curveKind, type CurveSpec } from '../curve/registry';
 
 /** The path with point i elsewhere. On a smooth path it and its neighbours find their tangents anew where they were held. */
 export function movePoint(spec: CurveSpec, i: number, position: Vec3): CurveSpec {
-  const by = sub(position, spec.points[i]!.position);
+  const by = sub(position, spec.points[i].position);
   const moved = withPartners(spec, [i]);
   const free = releasedAround(spec, moved);
   return {

@@ -18,7 +18,7 @@ export function pointsFromText(text: string): Result<readonly PathPoint[]> {
       .map(Number);
     if (values.length < 3 || !values.slice(0, 3).every((v) => Math.abs(v) <= 1e6))
       return fail('points.not-numbers', { line: i + 1, text: line.slice(0, 60) });
-    points.push({ position: [values[0]!, values[1]!, values[2]!] });
+    points.push({ position: [values[0], values[1], values[2]] });
   }
   return points.length > 0 ? ok(points) : fail('points.none');
 }

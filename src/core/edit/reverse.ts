@@ -12,7 +12,7 @@ export function reversePath(spec: CurveSpec): CurveSpec {
     const { straight: own, ...rest } = swapHandles(point);
     return { ...rest, ...(straight && { straight }) };
   });
-  const points = spec.closed && turned.length > 0 ? [turned[turned.length - 1]!, ...turned.slice(0, -1)] : turned;
+  const points = spec.closed && turned.length > 0 ? [turned[turned.length - 1], ...turned.slice(0, -1)] : turned;
   return { ...spec, points };
 }
 

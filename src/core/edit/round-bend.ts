@@ -35,7 +35,7 @@ export function roundBend(spec: CurveSpec, station: number, radius: number): Cur
     if (worst.radius >= radius * (1 - 1e-6)) return current;
     const i = nearestInner(current, table, isNear, worst.station);
     if (i === undefined) return undefined;
-    const asked = curveKind(current).uses.radius && (current.points[i]!.radius ?? 0) < radius;
+    const asked = curveKind(current).uses.radius && (current.points[i].radius ?? 0) < radius;
     current = asked ? withPoint(current, i, { radius }) : eased(current, i);
   }
   return undefined;
@@ -51,7 +51,7 @@ function pointsApart({ closed, points }: CurveSpec, a: number, b: number): numbe
 function stationsOf({ closed, points }: CurveSpec, table: FrameTable, i: number): readonly [number, number] {
   const n = points.length;
   if (closed && n <= 2 * REACH + 1) return [0, table.length];
-  const at = (k: number) => table.pointStations[closed ? (k + n) % n : Math.min(Math.max(k, 0), n - 1)]!;
+  const at = (k: number) => table.pointStations[closed ? (k + n) % n : Math.min(Math.max(k, 0), n - 1)];
   return [at(i - REACH), at(i + REACH)];
 }
 
@@ -72,7 +72,7 @@ function nearestInner(
   let least = Infinity;
   points.forEach((_, i) => {
     if ((!closed && (i === 0 || i === points.length - 1)) || !isWanted(i)) return;
-    const direct = Math.abs(table.pointStations[i]! - station);
+    const direct = Math.abs(table.pointStations[i] - station);
     const away = closed ? Math.min(direct, table.length - direct) : direct;
     if (away < least) [best, least] = [i, away];
   });
@@ -87,13 +87,13 @@ const withPoint = (spec: CurveSpec, i: number, change: Partial<PathPoint>): Curv
 /** Moves a point towards the middle of its neighbours; the handles there become those of a smooth path, or they would leave a kink. */
 function eased(spec: CurveSpec, i: number): CurveSpec {
   const n = spec.points.length;
-  const at = (k: number) => spec.points[(k + n) % n]!.position;
+  const at = (k: number) => spec.points[(k + n) % n].position;
   const moved = movePoint(spec, i, lerp(at(i), lerp(at(i - 1), at(i + 1), 0.5), EASE));
   if (!curveKind(spec).uses.handles) return moved;
   const smooth = smoothToHandles(moved).points;
   return [i - 1, i, i + 1].reduce((current, k) => {
     const place = (k + n) % n;
-    const { handleIn, handleOut } = smooth[place]!;
+    const { handleIn, handleOut } = smooth[place];
     return withPoint(current, place, { handleIn, handleOut });
   }, moved);
 }

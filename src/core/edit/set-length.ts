@@ -51,14 +51,14 @@ function cutOff(spec: CurveSpec, station: number): CurveSpec | undefined {
   const points = inserted.spec.points.slice(0, inserted.point + 1);
   // Within a leg that is kept straight what is left of it still is.
   const isKept = points[inserted.point - 1]?.kept && inserted.spec.points[inserted.point + 1]?.kept;
-  if (isKept) points[inserted.point] = { ...points[inserted.point]!, kept: true };
+  if (isKept) points[inserted.point] = { ...points[inserted.point], kept: true };
   return { ...inserted.spec, points };
 }
 
 /** A straight last leg grows by itself; undefined where it is none. */
 function movedOn(spec: CurveSpec, by: number): CurveSpec | undefined {
   const n = spec.points.length;
-  const [before, last] = [spec.points[n - 2]!, spec.points[n - 1]!];
+  const [before, last] = [spec.points[n - 2], spec.points[n - 1]];
   const chord = distance(before.position, last.position);
   if (chord === 0) return undefined;
   const { uses } = curveKind(spec);
@@ -76,7 +76,8 @@ function movedOn(spec: CurveSpec, by: number): CurveSpec | undefined {
 function isLine(before: PathPoint, last: PathPoint, along: Vec3, { points, kind }: CurveSpec): boolean {
   const lies = (handle: Vec3 | undefined, sign: number) =>
     handle !== undefined && distance(normalize(handle), scale(along, sign)) < 1e-9;
-  const isHeld = kind === 'handles' || (before.held && last.held) || (before.as === 'handles' && last.as === 'handles');
+  const { mannerOf } = curveKind({ kind });
+  const isHeld = [before, last].every((point) => mannerOf?.(point) === 'handles');
   return isHeld
     ? lies(before.handleOut, 1) && lies(last.handleIn, -1)
     : points.length === 2 || before.straight === true;

@@ -11,7 +11,7 @@ import { reversePath } from './reverse';
  * fitting digitized curves, Graphics Gems, 1990). Fewer than two points where the stroke has no length.
  */
 export function strokePoints(places: readonly Vec3[], tolerance: number): PathPoint[] {
-  const apart = places.filter((place, i) => i === 0 || distance(place, places[i - 1]!) > 1e-9);
+  const apart = places.filter((place, i) => i === 0 || distance(place, places[i - 1]) > 1e-9);
   if (apart.length < 2) return apart.map((position) => ({ position }));
   const legs = fittedCubics(
     apart.map((place) => [...place]),
@@ -46,8 +46,8 @@ export function drawOn(
   }
   if (spec.closed || spec.points.length === 0) return undefined;
   const own = changeKind(spec, 'handles');
-  const [first, last] = [own.points[0]!, own.points[own.points.length - 1]!];
-  const shift = sub(last.position, stroke[0]!);
+  const [first, last] = [own.points[0], own.points[own.points.length - 1]];
+  const shift = sub(last.position, stroke[0]);
   const places = isClosing ? [...stroke.slice(0, -1), first.position] : stroke.map((place) => add(place, shift));
   const fitted = strokePoints([last.position, ...places.slice(1)], tolerance);
   const [begin, ...rest] = fitted;
@@ -56,10 +56,10 @@ export function drawOn(
   const joined = { ...withoutKept(last), handleOut: along(onwards, begin.handleOut) ?? begin.handleOut };
   const inner = own.points.slice(0, -1);
   if (!isClosing) return { ...own, points: [...inner, joined, ...rest] };
-  const arrival = rest[rest.length - 1]!.handleIn;
+  const arrival = rest[rest.length - 1].handleIn;
   const backwards = first.handleOut && scale(first.handleOut, -1);
   const closed = own.points.length > 1 ? [...inner, joined] : [joined];
-  const seam = { ...closed[0]!, handleIn: along(backwards, arrival) ?? arrival };
+  const seam = { ...closed[0], handleIn: along(backwards, arrival) ?? arrival };
   return { ...own, closed: true, points: [seam, ...closed.slice(1), ...rest.slice(0, -1)] };
 }
 
@@ -82,11 +82,11 @@ export function redrawPart(
   if (!first || !second) return undefined;
   const { points } = first.spec;
   const [i, j] = [first.point, second.point + 1];
-  const [start, end] = [points[i]!, points[j]!];
+  const [start, end] = [points[i], points[j]];
   const fitted = strokePoints([start.position, ...drawn, end.position], tolerance);
   if (fitted.length < 2) return undefined;
-  const next = fitted[0]!.handleOut;
-  const before = fitted[fitted.length - 1]!.handleIn;
+  const next = fitted[0].handleOut;
+  const before = fitted[fitted.length - 1].handleIn;
   return {
     ...first.spec,
     points: [

@@ -51,9 +51,9 @@ describe('findings', () => {
     expect(finding).toMatchObject({ check: 'foldingOver', remedy: { kind: 'roundBend' } });
     expect(factOf(finding, 'radius')).toBeCloseTo(3, 6);
     expect(factOf(finding, 'needed')).toBeCloseTo(half, 5);
-    expect(finding!.at!.from).toBeGreaterThanOrEqual(17 - 0.02);
-    expect(finding!.at!.to).toBeLessThanOrEqual(17 + 1.5 * Math.PI + 0.02);
-    expect((finding!.remedy as { radius: number }).radius).toBeCloseTo(half * 1.06, 9);
+    expect(finding.at!.from).toBeGreaterThanOrEqual(17 - 0.02);
+    expect(finding.at!.to).toBeLessThanOrEqual(17 + 1.5 * Math.PI + 0.02);
+    expect((finding.remedy as { radius: number }).radius).toBeCloseTo(half * 1.06, 9);
   });
 
   it('minds on which side of the path the section lies', () => {
@@ -78,7 +78,7 @@ describe('findings', () => {
   it('takes a sharp corner for radius 0', () => {
     const [finding] = find(bend(0));
     expect(finding).toMatchObject({ check: 'foldingOver', facts: { radius: 0 } });
-    expect(finding!.at!.station).toBeCloseTo(20, 9);
+    expect(finding.at!.station).toBeCloseTo(20, 9);
   });
 
   it('finds too few rows when slicing is off, and how close together they must be', () => {

@@ -77,7 +77,7 @@ describe('tighter than the segment can bear', () => {
     const zigzag = pathOf('straight', [[0, 0, 0], [40, 0, 0], [40, 0, 40], [80, 0, 40]], false, reachSide * 0.8); // prettier-ignore
     const stations = find(zigzag).filter(({ check }) => check === 'foldingOver').map(({ at }) => at!.station); // prettier-ignore
     expect(stations).toHaveLength(2);
-    expect(stations[1]! - stations[0]!).toBeGreaterThan(30);
+    expect(stations[1] - stations[0]).toBeGreaterThan(30);
     expect(find(zigzag, { job: { laying: { to: 60 } } }).filter(({ check }) => check === 'foldingOver')).toHaveLength(
       1,
     );
@@ -170,7 +170,7 @@ describe('too few rows', () => {
     const two = pathOf('straight', [[0, 0, 0], [40, 0, 0], [40, 0, 40], [80, 0, 40]], false, 6); // prettier-ignore
     const found = find(two, { job: rowsOf(1, {}) }).filter(({ check }) => check === 'tooFewRows');
     expect(found).toHaveLength(2);
-    expect(found[1]!.at!.from - found[0]!.at!.to).toBeGreaterThan(15);
+    expect(found[1].at!.from - found[0].at!.to).toBeGreaterThan(15);
   });
 
   it('tells of a corner under a piece that has no row for it, and not where pieces meet', () => {
@@ -201,12 +201,12 @@ describe('a piece that is stretched', () => {
 
   it('is told of from one and a half times its 2 m on, and from two thirds of them down', () => {
     expect([2.99, 3.01, 1.34, 1.32].map((length) => one(length).length)).toEqual([0, 1, 0, 1]);
-    expect(one(6)[0]!.facts).toEqual({ stretch: expect.closeTo(3, 9), length: expect.closeTo(6, 9) });
+    expect(one(6)[0].facts).toEqual({ stretch: expect.closeTo(3, 9), length: expect.closeTo(6, 9) });
   });
 
   it('is cured by a segment of that length where it is made here, and by several where it was brought', () => {
-    expect(one(6, false)[0]!.remedy).toEqual({ kind: 'setSegmentLength', metres: expect.closeTo(6, 9) });
-    expect(one(6)[0]!.remedy).toEqual({ kind: 'setLayingRule', rule: 'fillStretch' });
+    expect(one(6, false)[0].remedy).toEqual({ kind: 'setSegmentLength', metres: expect.closeTo(6, 9) });
+    expect(one(6)[0].remedy).toEqual({ kind: 'setLayingRule', rule: 'fillStretch' });
   });
 });
 

@@ -37,7 +37,7 @@ export function withLeast(plan: SpanPlan, spec: FrameSpec, length: number): Span
   const { starts } = plan;
   return {
     ...plan,
-    least: plan.least.map((n, k) => Math.max(n, ((starts[k + 1]! - starts[k]!) * leastSamples) / length)),
+    least: plan.least.map((n, k) => Math.max(n, ((starts[k + 1] - starts[k]) * leastSamples) / length)),
   };
 }
 
@@ -46,7 +46,7 @@ function evenSpans(arc: ArcTable, intervals: number): Spans {
   const params = arc.curve.breaks;
   const starts = params.map((u) => (u === 0 ? 0 : u === 1 ? arc.length : stationOf(arc, u)));
   const counts = Array.from({ length: params.length - 1 }, (_, k) =>
-    Math.max(Math.round((intervals * (starts[k + 1]! - starts[k]!)) / arc.length), 1),
+    Math.max(Math.round((intervals * (starts[k + 1] - starts[k])) / arc.length), 1),
   );
   return withIntervals({ starts, params }, counts);
 }
@@ -70,8 +70,8 @@ function sampleFiner(arc: ArcTable, before: Sampled, spans: Spans): Sampled {
   const stations = stationsOf(spans);
   const frames = new Float64Array(stations.length * FRAME_STRIDE);
   for (let k = 0; k + 1 < spans.firsts.length; k++) {
-    const [first, end] = [spans.firsts[k]!, spans.firsts[k + 1]!];
-    const [old, oldEnd] = [before.spans.firsts[k]!, before.spans.firsts[k + 1]!];
+    const [first, end] = [spans.firsts[k], spans.firsts[k + 1]];
+    const [old, oldEnd] = [before.spans.firsts[k], before.spans.firsts[k + 1]];
     if (end - first === oldEnd - old) {
       frames.set(before.frames.subarray(old * FRAME_STRIDE, oldEnd * FRAME_STRIDE), first * FRAME_STRIDE);
     } else sampleSpans(frames, arc, spans, stations, k, k + 1);
@@ -120,11 +120,11 @@ function originOf(frames: Float64Array, { firsts }: Spans): Vec3 {
   const [low, high] = [frames.slice(0, 3), frames.slice(0, 3)];
   const last = frames.length / FRAME_STRIDE - 1;
   for (let k = 0; k < firsts.length; k++) {
-    const at = Math.min(firsts[k]!, last) * FRAME_STRIDE;
+    const at = Math.min(firsts[k], last) * FRAME_STRIDE;
     for (let c = 0; c < 3; c++) {
-      const v = frames[at + c]!;
-      if (v < low[c]!) low[c] = v;
-      if (v > high[c]!) high[c] = v;
+      const v = frames[at + c];
+      if (v < low[c]) low[c] = v;
+      if (v > high[c]) high[c] = v;
     }
   }
   const [x0, y0, z0, x1, y1, z1] = [...low, ...high] as [number, number, number, number, number, number];
@@ -142,7 +142,7 @@ function refined(frames: Float64Array, spans: Spans, moves: Float64Array): Spans
   const { firsts } = spans;
   let [isFiner, total] = [false, 0];
   const counts = Array.from(moves, (move, k) => {
-    const [first, last] = [firsts[k]!, firsts[k + 1]! - 1];
+    const [first, last] = [firsts[k], firsts[k + 1] - 1];
     let most = 0;
     if (move > ENOUGH)
       for (let i = first; i < last; i++) most = Math.max(most, Math.abs(turnBetween(frames, i, i + 1)));
@@ -166,28 +166,28 @@ const ENOUGH = 0.36;
 function fillSides(frames: Float64Array, { firsts }: Spans, stations: Float64Array): Float64Array {
   const moves = new Float64Array(firsts.length - 1);
   for (let k = 0; k + 1 < firsts.length; k++) {
-    const first = firsts[k]!;
-    const last = firsts[k + 1]! - 1;
+    const first = firsts[k];
+    const last = firsts[k + 1] - 1;
     let most = 0;
     for (let i = first; i <= last; i++) {
       const at = i * FRAME_STRIDE;
-      const ux = frames[at + 6]!;
-      const uy = frames[at + 7]!;
-      const uz = frames[at + 8]!;
-      const sx = frames[at + 4]! * uz - frames[at + 5]! * uy;
-      const sy = frames[at + 5]! * ux - frames[at + 3]! * uz;
-      const sz = frames[at + 3]! * uy - frames[at + 4]! * ux;
+      const ux = frames[at + 6];
+      const uy = frames[at + 7];
+      const uz = frames[at + 8];
+      const sx = frames[at + 4] * uz - frames[at + 5] * uy;
+      const sy = frames[at + 5] * ux - frames[at + 3] * uz;
+      const sz = frames[at + 3] * uy - frames[at + 4] * ux;
       const before = i > first ? i - 1 : first;
       const after = i < last ? i + 1 : last;
       const a = before * FRAME_STRIDE + UP;
       const b = after * FRAME_STRIDE + UP;
-      const over = stations[after]! - stations[before]!;
-      const dx = frames[b]! - frames[a]!;
-      const dy = frames[b + 1]! - frames[a + 1]!;
-      const dz = frames[b + 2]! - frames[a + 2]!;
-      const mx = frames[b]! - ux;
-      const my = frames[b + 1]! - uy;
-      const mz = frames[b + 2]! - uz;
+      const over = stations[after] - stations[before];
+      const dx = frames[b] - frames[a];
+      const dy = frames[b + 1] - frames[a + 1];
+      const dz = frames[b + 2] - frames[a + 2];
+      const mx = frames[b] - ux;
+      const my = frames[b + 1] - uy;
+      const mz = frames[b + 2] - uz;
       const move = mx * mx + my * my + mz * mz;
       if (move > most) most = move;
       frames[at + SIDE] = sx;

@@ -28,7 +28,7 @@ describe('carryUp', () => {
     const t = 2 * Math.PI * turns;
     const n: Vec3 = [-Math.cos(t), -Math.sin(t), 0];
     const b: Vec3 = [(c * Math.sin(t)) / w, (-c * Math.cos(t)) / w, r / w];
-    return n.map((x, k) => Math.cos(phi) * x - Math.sin(phi) * b[k]!) as unknown as Vec3;
+    return n.map((x, k) => Math.cos(phi) * x - Math.sin(phi) * b[k]) as unknown as Vec3;
   }
 
   it.each([
@@ -37,9 +37,9 @@ describe('carryUp', () => {
   ])('has the published errors on the helix r = $r, c = $c: fourth order', ({ r, c, turns, errors }) => {
     const exact = exactOnHelix(r, c, turns);
     const got = [32, 64, 128, 256].map((n) => errorAt(helix(r, c, turns), n, [-1, 0, 0], exact));
-    got.forEach((error, i) => expect(Math.abs(error - errors[i]!)).toBeLessThan(Math.abs(errors[i]!) * 2e-3 + 1e-14));
-    expect(got[0]! / got[1]!).toBeGreaterThan(15.9);
-    expect(got[1]! / got[2]!).toBeLessThan(16.1);
+    got.forEach((error, i) => expect(Math.abs(error - errors[i])).toBeLessThan(Math.abs(errors[i]) * 2e-3 + 1e-14));
+    expect(got[0] / got[1]).toBeGreaterThan(15.9);
+    expect(got[1] / got[2]).toBeLessThan(16.1);
   });
 
   it('has the published errors on a cubic in space', () => {
@@ -115,7 +115,7 @@ describe('closed paths', () => {
   it('start with a vector square to forward even when the path sets out along the up direction', () => {
     const table = tableOf(helix(1, 100, 0.1), 'leastTwist', {}, [0, 1, 0]);
     const f = [...table.frames.subarray(0, 12)];
-    expect(Math.abs(f[3]! * f[6]! + f[4]! * f[7]! + f[5]! * f[8]!)).toBeLessThan(1e-12);
+    expect(Math.abs(f[3] * f[6] + f[4] * f[7] + f[5] * f[8])).toBeLessThan(1e-12);
     expect(anyNormal([0, 1, 0])).toEqual([1, 0, 0]);
   });
 });

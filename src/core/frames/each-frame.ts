@@ -4,9 +4,9 @@ import { CURVATURE, FRAME_STRIDE, type FrameTable } from './frame-table';
 
 /** Curvature of the frame at `at`, 1/m. */
 export function curvatureOf(frames: Float64Array, at: number): number {
-  const x = frames[at + CURVATURE]!;
-  const y = frames[at + CURVATURE + 1]!;
-  const z = frames[at + CURVATURE + 2]!;
+  const x = frames[at + CURVATURE];
+  const y = frames[at + CURVATURE + 1];
+  const z = frames[at + CURVATURE + 2];
   return Math.sqrt(x * x + y * y + z * z);
 }
 
@@ -49,9 +49,9 @@ export function eachFrame(
   let place = firstAfter(also, from);
   const between = (a: number, b: number) => {
     let last = a;
-    for (; place < also.length && also[place]! < b; place++) {
-      if (also[place]! <= last) continue;
-      evenly(last, also[place]!);
+    for (; place < also.length && also[place] < b; place++) {
+      if (also[place] <= last) continue;
+      evenly(last, also[place]);
       ask((last = also[place]!));
     }
     evenly(last, b);
@@ -62,16 +62,16 @@ export function eachFrame(
     between(last, peak.station);
     fillFrame(own, 0, table, peak.station);
     const scale = peak.curvature / (curvatureOf(own, 0) || 1);
-    for (let c = CURVATURE; c < CURVATURE + 3; c++) own[c]! *= scale;
+    for (let c = CURVATURE; c < CURVATURE + 3; c++) own[c] *= scale;
     call(own, 0, peak.station);
     between(peak.station, next);
   };
   ask(from);
   let last = from;
   let i = firstAfter(stations, from);
-  for (; i < stations.length && stations[i]! < to; i++) {
-    onTo(last, stations[i]!, i);
-    call(frames, i * FRAME_STRIDE, stations[i]!);
+  for (; i < stations.length && stations[i] < to; i++) {
+    onTo(last, stations[i], i);
+    call(frames, i * FRAME_STRIDE, stations[i]);
     last = stations[i]!;
   }
   onTo(last, to, i);
@@ -83,17 +83,17 @@ export function eachFrame(
  * least. Undefined where it is sharpest at a sample.
  */
 function peakBetween({ stations, frames }: FrameTable, i: number): { station: number; curvature: number } | undefined {
-  const step = stations[i + 1]! - stations[i]!;
+  const step = stations[i + 1] - stations[i];
   if (!(step > 0)) return undefined;
   for (const middle of [i, i + 1]) {
     // Where spans meet, two samples lie at one station: no three of one span.
-    if (!(stations[middle]! > stations[middle - 1]! && stations[middle + 1]! > stations[middle]!)) continue;
+    if (!(stations[middle] > stations[middle - 1] && stations[middle + 1] > stations[middle])) continue;
     const [a, b, c] = [-1, 0, 1].map((k) => 1 / curvatureOf(frames, (middle + k) * FRAME_STRIDE)) as [number, number, number]; // prettier-ignore
     const bow = a - 2 * b + c;
     const x = (a - c) / (2 * bow) + middle - i;
     if (!(bow > 0 && x > 0 && x < 1)) continue;
     const radius = Math.max(b - (a - c) ** 2 / (8 * bow), Math.min(a, b, c) / 2);
-    return { station: stations[i]! + x * step, curvature: 1 / radius };
+    return { station: stations[i] + x * step, curvature: 1 / radius };
   }
   return undefined;
 }

@@ -8,7 +8,7 @@ import { CURVATURE, FRAME_STRIDE, TWIST, UP, type FrameTable } from './frame-tab
 const at = (table: FrameTable, i: number, field: number) => [
   ...table.frames.subarray(i * FRAME_STRIDE + field, i * FRAME_STRIDE + field + 3),
 ];
-const dot = (a: number[], b: number[]) => a.reduce((sum, x, k) => sum + x * b[k]!, 0);
+const dot = (a: number[], b: number[]) => a.reduce((sum, x, k) => sum + x * b[k], 0);
 
 /** The cosine of the angle from up to the inside of the bend at a sample. */
 function facing(table: FrameTable, i: number): number {
@@ -25,7 +25,7 @@ describe('face the bend', () => {
   it('is the principal normal of a helix, and turns by its torsion', () => {
     const table = evenTable(helix(1, 1 / Math.PI, 3), 'faceBend', { intervals: 3000 });
     for (const i of [0, 700, 1500, 3000]) expect(facing(table, i)).toBeCloseTo(1, 6);
-    expect(Math.abs(table.frames[1500 * FRAME_STRIDE + TWIST]!)).toBeCloseTo(0.2890254822222362, 4);
+    expect(Math.abs(table.frames[1500 * FRAME_STRIDE + TWIST])).toBeCloseTo(0.2890254822222362, 4);
   });
 
   it('looks inwards all round a belt, its straights too', () => {
@@ -36,7 +36,7 @@ describe('face the bend', () => {
       expect(
         dot(
           at(table, i, UP),
-          middle.map((c, k) => c - place[k]!),
+          middle.map((c, k) => c - place[k]),
         ),
       ).toBeGreaterThan(0.9);
     }

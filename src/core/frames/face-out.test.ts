@@ -6,7 +6,7 @@ import { FRAME_STRIDE, UP } from './frame-table';
 
 /** Two wheels of 1 m, 10 m apart, and one between them that presses from outside; in the plane of two directions. */
 const belt = (u: Vec3, v: Vec3): CurveSpec => {
-  const at = (a: number, b: number): Vec3 => [0, 1, 2].map((c) => a * u[c]! + b * v[c]!) as unknown as Vec3;
+  const at = (a: number, b: number): Vec3 => [0, 1, 2].map((c) => a * u[c] + b * v[c]) as unknown as Vec3;
   const spec = pathOf('belt', [at(0, 0), at(5, -1.2), at(10, 0)], true, 1);
   return { ...spec, points: spec.points.map((point, i) => (i === 1 ? { ...point, radius: 0.5, outside: true } : point)) }; // prettier-ignore
 };
@@ -22,7 +22,7 @@ describe('outside out', () => {
     for (const spec of [belt(u, v), { ...belt(u, v), points: [...belt(u, v).points].reverse() }]) {
       const { frames, stations } = tableOf(compiled(spec), 'faceOut');
       const last = stations.length - 1;
-      const read = (i: number, k: number): Vec3 => [frames[i * FRAME_STRIDE + k]!, frames[i * FRAME_STRIDE + k + 1]!, frames[i * FRAME_STRIDE + k + 2]!]; // prettier-ignore
+      const read = (i: number, k: number): Vec3 => [frames[i * FRAME_STRIDE + k], frames[i * FRAME_STRIDE + k + 1], frames[i * FRAME_STRIDE + k + 2]]; // prettier-ignore
       const inPlane = (w: Vec3) => [u, v].map((e) => e[0] * w[0] + e[1] * w[1] + e[2] * w[2]);
       for (let i = 0; i <= last; i++) {
         const [a, b] = inPlane(read(i, UP)) as [number, number];
@@ -31,7 +31,7 @@ describe('outside out', () => {
         const isEnd = x < -0.5 || x > 10.5;
         if (isEnd) expect(a * (x - 5) + b * y).toBeGreaterThan(0);
       }
-      expect(Math.hypot(...[0, 1, 2].map((c) => read(0, UP)[c]! - read(last, UP)[c]!))).toBeLessThan(1e-9);
+      expect(Math.hypot(...[0, 1, 2].map((c) => read(0, UP)[c] - read(last, UP)[c]))).toBeLessThan(1e-9);
     }
   });
 

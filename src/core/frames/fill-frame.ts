@@ -17,10 +17,10 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
     span = span > 0 ? span - 1 : spans.starts.length - 2;
     station = spans.starts[span + 1]!;
   }
-  const first = spans.firsts[span]!;
-  const intervals = spans.firsts[span + 1]! - 1 - first;
-  const step = (spans.starts[span + 1]! - spans.starts[span]!) / intervals;
-  const x = step > 0 ? (station - spans.starts[span]!) / step : 0;
+  const first = spans.firsts[span];
+  const intervals = spans.firsts[span + 1] - 1 - first;
+  const step = (spans.starts[span + 1] - spans.starts[span]) / intervals;
+  const x = step > 0 ? (station - spans.starts[span]) / step : 0;
   // At a span's end its last sample itself: what meets there meets to the last digit.
   const isEnd = station === spans.starts[span + 1];
   const i = isEnd ? intervals - 1 : Math.min(Math.floor(x), intervals - 1);
@@ -31,7 +31,7 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
     const from = t < 0.5 ? a : b;
     for (let k = 0; k < FRAME_STRIDE; k++) out[at + k] = frames[from + k]!;
     if (beyond !== 0) {
-      for (let c = 0; c < 3; c++) out[at + c] = frames[from + c]! + beyond * frames[from + FORWARD + c]!;
+      for (let c = 0; c < 3; c++) out[at + c] = frames[from + c] + beyond * frames[from + FORWARD + c];
       for (let k = CURVATURE; k <= TWIST; k++) out[at + k] = 0;
     }
     return;
@@ -42,23 +42,23 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   const h10 = t * q * q * step;
   const h01 = t * t * (3 - 2 * t);
   const h11 = -t * t * q * step;
-  out[at] = h00 * frames[a]! + h10 * frames[a + 3]! + h01 * frames[b]! + h11 * frames[b + 3]!;
-  out[at + 1] = h00 * frames[a + 1]! + h10 * frames[a + 4]! + h01 * frames[b + 1]! + h11 * frames[b + 4]!;
-  out[at + 2] = h00 * frames[a + 2]! + h10 * frames[a + 5]! + h01 * frames[b + 2]! + h11 * frames[b + 5]!;
+  out[at] = h00 * frames[a] + h10 * frames[a + 3] + h01 * frames[b] + h11 * frames[b + 3];
+  out[at + 1] = h00 * frames[a + 1] + h10 * frames[a + 4] + h01 * frames[b + 1] + h11 * frames[b + 4];
+  out[at + 2] = h00 * frames[a + 2] + h10 * frames[a + 5] + h01 * frames[b + 2] + h11 * frames[b + 5];
   // Forward is the cubic's own: blended, it would be off by the square of the step where the bend changes.
   const d = (6 * t * q) / step;
   const d0 = q * (1 - 3 * t);
   const d1 = t * (3 * t - 2);
-  const fx0 = d * (frames[b]! - frames[a]!) + d0 * frames[a + 3]! + d1 * frames[b + 3]!;
-  const fy0 = d * (frames[b + 1]! - frames[a + 1]!) + d0 * frames[a + 4]! + d1 * frames[b + 4]!;
-  const fz0 = d * (frames[b + 2]! - frames[a + 2]!) + d0 * frames[a + 5]! + d1 * frames[b + 5]!;
+  const fx0 = d * (frames[b] - frames[a]) + d0 * frames[a + 3] + d1 * frames[b + 3];
+  const fy0 = d * (frames[b + 1] - frames[a + 1]) + d0 * frames[a + 4] + d1 * frames[b + 4];
+  const fz0 = d * (frames[b + 2] - frames[a + 2]) + d0 * frames[a + 5] + d1 * frames[b + 5];
   const fl = 1 / Math.sqrt(fx0 * fx0 + fy0 * fy0 + fz0 * fz0);
   const fx = fx0 * fl;
   const fy = fy0 * fl;
   const fz = fz0 * fl;
-  const ux0 = q * frames[a + UP]! + t * frames[b + UP]!;
-  const uy0 = q * frames[a + UP + 1]! + t * frames[b + UP + 1]!;
-  const uz0 = q * frames[a + UP + 2]! + t * frames[b + UP + 2]!;
+  const ux0 = q * frames[a + UP] + t * frames[b + UP];
+  const uy0 = q * frames[a + UP + 1] + t * frames[b + UP + 1];
+  const uz0 = q * frames[a + UP + 2] + t * frames[b + UP + 2];
   const along = ux0 * fx + uy0 * fy + uz0 * fz;
   const px = ux0 - along * fx;
   const py = uy0 - along * fy;
@@ -77,8 +77,8 @@ export function fillFrame(out: Float64Array, at: number, table: FrameTable, s: n
   out[at + 10] = fz * ux - fx * uz;
   out[at + 11] = fx * uy - fy * ux;
   // Curvature and twist, fields 12 to 15; written out, as all of this, because a run asks for every row.
-  out[at + 12] = q * frames[a + 12]! + t * frames[b + 12]!;
-  out[at + 13] = q * frames[a + 13]! + t * frames[b + 13]!;
-  out[at + 14] = q * frames[a + 14]! + t * frames[b + 14]!;
-  out[at + 15] = q * frames[a + 15]! + t * frames[b + 15]!;
+  out[at + 12] = q * frames[a + 12] + t * frames[b + 12];
+  out[at + 13] = q * frames[a + 13] + t * frames[b + 13];
+  out[at + 14] = q * frames[a + 14] + t * frames[b + 14];
+  out[at + 15] = q * frames[a + 15] + t * frames[b + 15];
 }

@@ -36,7 +36,7 @@ const baseOf = (curve: CurveSpec, frames: FrameSpec) => {
   return { arc, table: buildFrameTable(arc, frames, { tolerance: TOLERANCE, ...OPTIONS }) };
 };
 const nudged = (curve: CurveSpec, i: number, by: Vec3 = [0.1, 0.2, -0.1]) =>
-  movePoint(curve, i, curve.points[i]!.position.map((v, k) => v + by[k]!) as unknown as Vec3);
+  movePoint(curve, i, curve.points[i].position.map((v, k) => v + by[k]) as unknown as Vec3);
 
 /** Point, velocity and acceleration at many places, at breaks from both sides. */
 function expectSame(a: Curve, b: Curve): void {
@@ -53,7 +53,7 @@ function expectSame(a: Curve, b: Curve): void {
         a[order](p, 0, u, fromLeft);
         b[order](q, 0, u, fromLeft);
         for (let c = 0; c < 3; c++)
-          if (Math.abs(p[c]! - q[c]!) > size * 1e-8) throw new Error(`${order} at ${u}: ${p} and ${q}`);
+          if (Math.abs(p[c] - q[c]) > size * 1e-8) throw new Error(`${order} at ${u}: ${p} and ${q}`);
       }
     }
   }
@@ -114,18 +114,18 @@ describe('the frame table of an edited path', () => {
       expect(table.planLength).toBeCloseTo(anew.planLength, 6);
       const angles = anew.kinks.map(({ angle }) => expect.closeTo(angle, 6) as number);
       expect(table.kinks.map(({ angle }) => angle)).toEqual(angles);
-      anew.pointStations.forEach((s, i) => expect(Math.abs(table.pointStations[i]! - s)).toBeLessThan(1e-8));
+      anew.pointStations.forEach((s, i) => expect(Math.abs(table.pointStations[i] - s)).toBeLessThan(1e-8));
       const most = { place: 0, up: 0, gauge: 0 };
       const [was, is] = [anew, table].map((made) => shapeOf(made, { points: edited.points })) as [Shape, Shape];
       const [a, b] = [new Float64Array(SHAPE_STRIDE), new Float64Array(SHAPE_STRIDE)];
-      const off = (k: number) => Math.hypot(a[k]! - b[k]!, a[k + 1]! - b[k + 1]!, a[k + 2]! - b[k + 2]!);
+      const off = (k: number) => Math.hypot(a[k] - b[k], a[k + 1] - b[k + 1], a[k + 2] - b[k + 2]);
       for (let i = 0; i <= 5000; i++) {
         const station = (anew.length * (i + 0.31)) / 5001;
         fillFrameOn(a, 0, was, station);
         fillFrameOn(b, 0, is, station);
         most.place = Math.max(most.place, off(0));
         most.up = Math.max(most.up, off(UP));
-        most.gauge = Math.max(most.gauge, Math.abs(a[GAUGE_UP]! - b[GAUGE_UP]!));
+        most.gauge = Math.max(most.gauge, Math.abs(a[GAUGE_UP] - b[GAUGE_UP]));
       }
       expect(most.place).toBeLessThan(TOLERANCE / 5);
       expect(most.up).toBeLessThan(rule === 'faceBend' ? 0.06 : 1e-3);

@@ -34,17 +34,17 @@ export function followTable(
   const { from, oldTo, to } = touchedStations(before, arc, touched);
   const shift = to - oldTo;
   const pointStations = Float64Array.from(curve.pointParams, (u, i) => {
-    const s = table.pointStations[i]!;
+    const s = table.pointStations[i];
     return s <= from ? s : s >= oldTo ? s + shift : stationOf(arc, u);
   });
-  const [u0, u1] = [curve.breaks[touched.first]!, curve.breaks[touched.end]!];
+  const [u0, u1] = [curve.breaks[touched.first], curve.breaks[touched.end]];
   const own = withLeast(planSpans(arc, panelAt(arc, u0), panelAt(arc, u1)), spec, arc.length);
   const spans = spliced(table.spans, { ...own, counts: countIntervals(own, table.tolerance) }, shift, arc.length);
-  if (!spans || spans.firsts[spans.firsts.length - 1]! > MAX_SAMPLES) return undefined;
+  if (!spans || spans.firsts[spans.firsts.length - 1] > MAX_SAMPLES) return undefined;
   const stations = stationsOf(spans);
   const frames = new Float64Array(stations.length * FRAME_STRIDE);
   const [head, tail] = [spans.head, spans.head + own.bend.length];
-  const [first, end] = [spans.firsts[head]!, spans.firsts[tail]!];
+  const [first, end] = [spans.firsts[head], spans.firsts[tail]];
   frames.set(table.frames.subarray(0, first * FRAME_STRIDE));
   frames.set(table.frames.subarray(table.frames.length - (stations.length - end) * FRAME_STRIDE), end * FRAME_STRIDE);
   sampleSpans(frames, arc, spans, stations, head, tail);
@@ -58,7 +58,7 @@ function panelAt({ panels }: ArcTable, u: number): number {
   let high = panels.length / PANEL_STRIDE - 1;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (panels[middle * PANEL_STRIDE]! < u) low = middle + 1;
+    if (panels[middle * PANEL_STRIDE] < u) low = middle + 1;
     else high = middle;
   }
   return low;
@@ -72,15 +72,15 @@ function spliced(
   length: number,
 ): (Spans & { readonly head: number }) | undefined {
   const { params: us } = own;
-  const head = params.indexOf(us[0]!);
-  const tail = params.indexOf(us[us.length - 1]!);
+  const head = params.indexOf(us[0]);
+  const tail = params.indexOf(us[us.length - 1]);
   if (head < 0 || tail < head) return undefined;
   const kept = (from: number, to: number) =>
-    Array.from({ length: to - from }, (_, k) => firsts[from + k + 1]! - firsts[from + k]! - 1);
+    Array.from({ length: to - from }, (_, k) => firsts[from + k + 1] - firsts[from + k] - 1);
   const replaced = kept(head, tail);
   // What the rule asked for before it will ask for again.
   const counts =
-    own.counts.length === replaced.length ? own.counts.map((n, k) => Math.max(n, replaced[k]!)) : own.counts;
+    own.counts.length === replaced.length ? own.counts.map((n, k) => Math.max(n, replaced[k])) : own.counts;
   const all = [...kept(0, head), ...counts, ...kept(tail, params.length - 1)];
   const join = (before: Float64Array, middle: Float64Array, after: Float64Array) => {
     const out = new Float64Array(before.length + middle.length + after.length);

@@ -72,7 +72,7 @@ export function spanAt({ starts }: Spans, station: number): number {
   let high = starts.length - 2;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if (starts[middle]! <= station) low = middle;
+    if (starts[middle] <= station) low = middle;
     else high = middle - 1;
   }
   return low;

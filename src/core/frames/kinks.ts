@@ -6,19 +6,19 @@ import { FORWARD, FRAME_STRIDE, SIDE, UP, type Kink, type Spans } from './frame-
 export function findKinks(frames: Float64Array, { starts, firsts }: Spans, closed: boolean): Kink[] {
   const kinks: Kink[] = [];
   const spans = starts.length - 1;
-  const count = firsts[spans]!;
+  const count = firsts[spans];
   for (let k = closed ? 0 : 1; k < spans; k++) {
-    const after = firsts[k]!;
+    const after = firsts[k];
     const before = (k === 0 ? count : after) - 1;
     const [a, b] = [before * FRAME_STRIDE + FORWARD, after * FRAME_STRIDE + FORWARD];
-    const [dx, dy, dz] = [frames[b]! - frames[a]!, frames[b + 1]! - frames[a + 1]!, frames[b + 2]! - frames[a + 2]!];
+    const [dx, dy, dz] = [frames[b] - frames[a], frames[b + 1] - frames[a + 1], frames[b + 2] - frames[a + 2]];
     if (dx * dx + dy * dy + dz * dz <= KINK_ANGLE * KINK_ANGLE) continue;
-    kinks.push({ station: starts[k]!, before, after, ...cornerAt(frames, before, after) });
+    kinks.push({ station: starts[k], before, after, ...cornerAt(frames, before, after) });
   }
   return kinks;
 }
 
-const vec = (frames: Float64Array, at: number): Vec3 => [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+const vec = (frames: Float64Array, at: number): Vec3 => [frames[at], frames[at + 1], frames[at + 2]];
 
 /**
  * The mitre: a direction across either leg, slid along that leg into the plane that bisects the corner. Where frames turn over the
@@ -35,7 +35,7 @@ function cornerAt(frames: Float64Array, before: number, after: number): Pick<Kin
   const slid = (at: number): Vec3 => {
     const [v, w] = [vec(frames, a + at), vec(frames, b + at)];
     const [back, on] = [slope * dot(v, inward1), slope * dot(w, inward2)];
-    return [0, 1, 2].map((c) => (v[c]! - t1[c]! * back + w[c]! + t2[c]! * on) / 2) as unknown as Vec3;
+    return [0, 1, 2].map((c) => (v[c] - t1[c] * back + w[c] + t2[c] * on) / 2) as unknown as Vec3;
   };
   return { angle, up: slid(UP), side: slid(SIDE) };
 }

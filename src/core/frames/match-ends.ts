@@ -16,8 +16,8 @@ export interface EndRolls {
 export function matchEnds(frames: Float64Array, stations: Float64Array, up: Vec3, rolls: EndRolls): number {
   const last = stations.length - 1;
   const start = toUpright(frames, 0, up) + rolls.start;
-  const perMetre = wrap(toUpright(frames, last, up) + rolls.end - start) / stations[last]!;
-  for (let i = 0; i <= last; i++) turnUp(frames, i, start + perMetre * stations[i]!);
+  const perMetre = wrap(toUpright(frames, last, up) + rolls.end - start) / stations[last];
+  for (let i = 0; i <= last; i++) turnUp(frames, i, start + perMetre * stations[i]);
   return perMetre;
 }
 
@@ -26,7 +26,7 @@ const wrap = (angle: number): number => nearestTurn(angle, 0);
 /** From the frame's up to the up direction, about forward; where forward runs along that, to some direction across it. */
 function toUpright(frames: Float64Array, i: number, up: Vec3): number {
   const at = i * FRAME_STRIDE + FORWARD;
-  const forward: Vec3 = [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+  const forward: Vec3 = [frames[at], frames[at + 1], frames[at + 2]];
   const l = Math.hypot(...up);
   const along = (up[0] * forward[0] + up[1] * forward[1] + up[2] * forward[2]) / l;
   const to = Math.abs(along) > 0.9999 ? anyNormal(forward) : up;

@@ -39,7 +39,7 @@ export function planSpans(arc: ArcTable, first = 0, end = arc.panels.length / PA
     let most = 0;
     for (let k = 0; k < 8; k++) {
       fillSample(sample, 0, curve, u0 + ((u1 - u0) * (k + 0.5)) / 8);
-      const squared = sample[CURVATURE]! ** 2 + sample[CURVATURE + 1]! ** 2 + sample[CURVATURE + 2]! ** 2;
+      const squared = sample[CURVATURE] ** 2 + sample[CURVATURE + 1] ** 2 + sample[CURVATURE + 2] ** 2;
       if (squared > most) most = squared;
     }
     return Math.sqrt(most);
@@ -52,16 +52,16 @@ export function planSpans(arc: ArcTable, first = 0, end = arc.panels.length / PA
   };
   for (let p = first; p < end; p += 2) {
     const at = p * PANEL_STRIDE;
-    const [u0, um, u1] = [panels[at]!, panels[at + PANEL_STRIDE]!, panels[at + 2 * PANEL_STRIDE]!];
-    const [s0, sm, s1] = [panels[at + 1]!, panels[at + PANEL_STRIDE + 1]!, panels[at + 2 * PANEL_STRIDE + 1]!];
+    const [u0, um, u1] = [panels[at], panels[at + PANEL_STRIDE], panels[at + 2 * PANEL_STRIDE]];
+    const [s0, sm, s1] = [panels[at + 1], panels[at + PANEL_STRIDE + 1], panels[at + 2 * PANEL_STRIDE + 1]];
     const [left, right] = [sharpestOn(u0, um), sharpestOn(um, u1)];
     if (Math.max(left, right) > 4 * Math.min(left, right) && Math.max(left, right) * (s1 - s0) > UNEVEN_TURN) {
       add(u0, s0, sm, left);
       add(um, sm, s1, right);
     } else add(u0, s0, s1, Math.max(left, right));
   }
-  starts.push(panels[end * PANEL_STRIDE + 1]!);
-  params.push(panels[end * PANEL_STRIDE]!);
+  starts.push(panels[end * PANEL_STRIDE + 1]);
+  params.push(panels[end * PANEL_STRIDE]);
   const floats = (values: readonly number[]) => Float64Array.from(values);
   return { starts: floats(starts), params: floats(params), bend: floats(bend), least: floats(least) };
 }
@@ -73,7 +73,7 @@ const UNEVEN_TURN = 0.2;
 export function countIntervals({ bend, least }: SpanPlan, tolerance: number): Uint32Array {
   const k = 1 / Math.sqrt(tolerance);
   return Uint32Array.from(bend, (b, i) => {
-    const wanted = Math.ceil(Math.max(b * k, least[i]!) - 1e-9);
+    const wanted = Math.ceil(Math.max(b * k, least[i]) - 1e-9);
     return wanted < MOST_INTERVALS ? Math.max(wanted, 1) : MOST_INTERVALS; // also where it is no number
   });
 }
@@ -82,7 +82,7 @@ export function countIntervals({ bend, least }: SpanPlan, tolerance: number): Ui
 export function fitSpans(plan: SpanPlan, tolerance: number): { readonly spans: Spans; readonly tolerance: number } {
   for (let used = tolerance; ; used *= 1.5) {
     const spans = withIntervals(plan, countIntervals(plan, used));
-    const count = spans.firsts[spans.firsts.length - 1]!;
+    const count = spans.firsts[spans.firsts.length - 1];
     if (count <= MAX_SAMPLES || count <= 3 * plan.bend.length || used > tolerance * 1e9)
       return { spans, tolerance: used };
   }
@@ -94,6 +94,6 @@ export function withIntervals(
   intervals: ArrayLike<number>,
 ): Spans {
   const firsts = new Uint32Array(intervals.length + 1);
-  for (let k = 0; k < intervals.length; k++) firsts[k + 1] = firsts[k]! + intervals[k]! + 1;
+  for (let k = 0; k < intervals.length; k++) firsts[k + 1] = firsts[k] + intervals[k] + 1;
   return { starts, params, firsts };
 }

@@ -68,7 +68,7 @@ describe('eachFrame', () => {
         // prettier-ignore
         const { stations } = seen(from, to, options);
         expect([stations[0], stations[stations.length - 1]]).toEqual([from, to]);
-        const gaps = stations.slice(1).map((s, i) => s - stations[i]!);
+        const gaps = stations.slice(1).map((s, i) => s - stations[i]);
         expect(Math.min(...gaps)).toBeGreaterThanOrEqual(0);
         if ('most' in options) expect(Math.max(...gaps)).toBeLessThan(0.07 + 1e-9);
       }

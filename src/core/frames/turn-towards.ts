@@ -23,7 +23,7 @@ export function turnTowards(
   { wanted, blendShare, halfTurnShare }: TurnTowards,
 ): void {
   const end = stations.length - 1;
-  const length = stations[end]!;
+  const length = stations[end];
   const angles = new Float64Array(end + 1);
   const weights = cellsOf(stations);
   let last: number | undefined;
@@ -31,11 +31,11 @@ export function turnTowards(
     const at = i * FRAME_STRIDE;
     const way = wanted(at);
     const along =
-      way && way[0] * frames[at + FORWARD]! + way[1] * frames[at + FORWARD + 1]! + way[2] * frames[at + FORWARD + 2]!;
+      way && way[0] * frames[at + FORWARD] + way[1] * frames[at + FORWARD + 1] + way[2] * frames[at + FORWARD + 2];
     // How much of it lies across the path, squared twice: what runs along, or is short, says little.
     const across = way && along !== undefined ? way[0] ** 2 + way[1] ** 2 + way[2] ** 2 - along * along : 0;
     const weight = Math.max(across, 0) ** 2;
-    weights[i]! *= weight > LEAST_WEIGHT ? weight : 0;
+    weights[i] *= weight > LEAST_WEIGHT ? weight : 0;
     if (way && weight > LEAST_WEIGHT) {
       const angle = angleFromUp(frames, i, ...way);
       last = nearestTurn(angle, last ?? angle);
@@ -43,10 +43,10 @@ export function turnTowards(
     angles[i] = last ?? 0;
   }
   const first = weights.findIndex((weight) => weight > 0);
-  if (first > 0) angles.fill(angles[first]!, 0, first);
-  const total = closed ? nearestTurn(0, angles[end]! - angles[0]!) : 0;
-  const rest = angles.map((angle, i) => angle - (total * stations[i]!) / length);
+  if (first > 0) angles.fill(angles[first], 0, first);
+  const total = closed ? nearestTurn(0, angles[end] - angles[0]) : 0;
+  const rest = angles.map((angle, i) => angle - (total * stations[i]) / length);
   const given = { angles: rest, weights, stations };
   const turns = blendAngles(given, blendShare * length, halfTurnShare * length, closed);
-  for (let i = 0; i <= end; i++) turnUp(frames, i, turns[i]! + (total * stations[i]!) / length);
+  for (let i = 0; i <= end; i++) turnUp(frames, i, turns[i] + (total * stations[i]) / length);
 }

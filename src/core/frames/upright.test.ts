@@ -7,7 +7,7 @@ import { compiled, evenTable, tableOf } from '../testing/runs';
 const at = (table: FrameTable, i: number, field: number) => [
   ...table.frames.subarray(i * FRAME_STRIDE + field, i * FRAME_STRIDE + field + 3),
 ];
-const dot = (a: number[], b: number[]) => a.reduce((sum, x, k) => sum + x * b[k]!, 0);
+const dot = (a: number[], b: number[]) => a.reduce((sum, x, k) => sum + x * b[k], 0);
 
 describe('slopeOf', () => {
   // A helix of radius r that rises c a radian has slope c / r everywhere (elementary).
@@ -39,8 +39,8 @@ describe('keep upright', () => {
     );
     expect(table.steep).toHaveLength(0);
     for (let i = 0; i < table.stations.length; i++) {
-      expect(Math.abs(at(table, i, SIDE)[1]!)).toBeLessThan(1e-12);
-      expect(at(table, i, UP)[1]!).toBeGreaterThan(0);
+      expect(Math.abs(at(table, i, SIDE)[1])).toBeLessThan(1e-12);
+      expect(at(table, i, UP)[1]).toBeGreaterThan(0);
     }
   });
 
@@ -86,7 +86,7 @@ describe('every frame', () => {
       ] as const) {
         expect(Math.abs(dot(a, b) - want)).toBeLessThan(1e-12);
       }
-      expect(f[1]! * u[2]! - f[2]! * u[1]!).toBeCloseTo(s[0]!, 12);
+      expect(f[1] * u[2] - f[2] * u[1]).toBeCloseTo(s[0], 12);
     }
   });
 
@@ -103,9 +103,9 @@ describe('every frame', () => {
     for (let i = 0; i < 1000; i++) {
       const s = (table.length * (i + 0.318)) / 1000;
       fillFrame(frame, 0, table, s);
-      expect(Math.abs(Math.hypot(frame[0]!, frame[2]!) - 3)).toBeLessThan(1e-6);
-      expect(Math.abs(frame[0]! - 3 * Math.cos(s / 3))).toBeLessThan(1e-6);
-      expect(Math.abs(frame[3]! + Math.sin(s / 3))).toBeLessThan(1e-6);
+      expect(Math.abs(Math.hypot(frame[0], frame[2]) - 3)).toBeLessThan(1e-6);
+      expect(Math.abs(frame[0] - 3 * Math.cos(s / 3))).toBeLessThan(1e-6);
+      expect(Math.abs(frame[3] + Math.sin(s / 3))).toBeLessThan(1e-6);
     }
   });
 

@@ -19,9 +19,9 @@ export function boxedBody(
       ];
       for (const [u, v] of corners) {
         const corner = [0, 0, 0];
-        corner[axis] = out > 0 ? max[axis]! : min[axis]!;
-        corner[(axis + 1) % 3] = u ? max[(axis + 1) % 3]! : min[(axis + 1) % 3]!;
-        corner[(axis + 2) % 3] = v ? max[(axis + 2) % 3]! : min[(axis + 2) % 3]!;
+        corner[axis] = out > 0 ? max[axis] : min[axis];
+        corner[(axis + 1) % 3] = u ? max[(axis + 1) % 3] : min[(axis + 1) % 3];
+        corner[(axis + 2) % 3] = v ? max[(axis + 2) % 3] : min[(axis + 2) % 3];
         positions.push(...corner);
         const normal = [0, 0, 0];
         normal[axis] = out;

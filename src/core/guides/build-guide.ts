@@ -14,7 +14,7 @@ export function buildGuide({ shape, position, turn }: GuideSpec, brought?: Trian
     const to = new Float32Array(from.length);
     for (let i = 0; i < from.length; i += 3)
       for (let c = 0; c < 3; c++)
-        to[i + c] = (axes[0][c]! * from[i]! + axes[1][c]! * from[i + 1]! + axes[2][c]! * from[i + 2]!) * scale + by[c]!;
+        to[i + c] = (axes[0][c] * from[i] + axes[1][c] * from[i + 1] + axes[2][c] * from[i + 2]) * scale + by[c];
     return to;
   };
   const positions = carried(own.positions, unit, position);

@@ -26,7 +26,7 @@ export interface CheckedGuide {
 /** The greatest distance of a section from the path, metres. */
 export function farthestOf(support: Float64Array): number {
   let half = 0;
-  for (let i = 0; i < support.length; i += 2) half = Math.max(half, Math.hypot(support[i]!, support[i + 1]!));
+  for (let i = 0; i < support.length; i += 2) half = Math.max(half, Math.hypot(support[i], support[i + 1]));
   return half;
 }
 
@@ -45,7 +45,7 @@ export function tooNear(
   const found: Clearance[][] = [];
   let isOpen = false;
   const look = (frame: Float64Array, station: number): Clearance | undefined => {
-    const place: Vec3 = [frame[0]!, frame[1]!, frame[2]!];
+    const place: Vec3 = [frame[0], frame[1], frame[2]];
     const near = guide.surface.nearest(place, reachOn(frame, half) + wanted) ?? around(guide, place);
     if (!near) return undefined;
     const away = awayFrom(near, place);
@@ -60,7 +60,7 @@ export function tooNear(
     (frame, station) => {
       const clearance = look(frame, station);
       if (!clearance) isOpen = false;
-      else if (isOpen) found[found.length - 1]!.push(clearance);
+      else if (isOpen) found[found.length - 1].push(clearance);
       else {
         found.push([clearance]);
         isOpen = true;

@@ -1,4 +1,5 @@
-import { samePlaces } from '../mesh/clean/near-places';
+import { edgesOf } from '../mesh/edges';
+import { samePlaces } from '../mesh/clean/same-places';
 import { cross, distance, dot, normalize, sub, type Vec3 } from '../math/vec3';
 import type { GuideMesh } from './guide-body';
 
@@ -17,17 +18,19 @@ const RUNS_ON = Math.cos((50 * Math.PI) / 180);
  * Chains of a mesh's open edges and of those whose faces meet at more than `sharp` radians, the longest first. Where more than two edges
  * meet, each runs on into the one that turns least, if that is less than 50°.
  */
-export function edgeChains(mesh: Pick<GuideMesh, 'positions' | 'indices'>, sharp: number): EdgeChain[] {
-  const { positions: p } = mesh;
-  const at = (i: number): Vec3 => [p[i * 3]!, p[i * 3 + 1]!, p[i * 3 + 2]!];
-  const edges = wantedEdges(mesh, at, Math.cos(sharp));
+export async function edgeChains(
+  { positions: p, indices }: Pick<GuideMesh, 'positions' | 'indices'>,
+  sharp: number,
+): Promise<EdgeChain[]> {
+  const at = (i: number): Vec3 => [p[i * 3], p[i * 3 + 1], p[i * 3 + 2]];
+  const edges = wantedEdges(indices, await samePlaces(p), at, Math.cos(sharp));
   const around = new Map<number, number[]>();
   edges.forEach(([a, b], e) => {
     for (const v of [a, b]) around.set(v, [...(around.get(v) ?? []), e]);
   });
   const partner = pairs(edges, around, at);
   const isUsed = new Uint8Array(edges.length);
-  const other = (e: number, v: number) => (edges[e]![0] === v ? edges[e]![1] : edges[e]![0]);
+  const other = (e: number, v: number) => (edges[e][0] === v ? edges[e][1] : edges[e][0]);
   /** Vertices from v on over edge e and what it runs on into. */
   const walk = (e: number, v: number): number[] => {
     const out: number[] = [];
@@ -42,7 +45,7 @@ export function edgeChains(mesh: Pick<GuideMesh, 'positions' | 'indices'>, sharp
   const chains: EdgeChain[] = [];
   for (let e = 0; e < edges.length; e++) {
     if (isUsed[e]) continue;
-    const [a] = edges[e]!;
+    const [a] = edges[e];
     const ahead = walk(e, a);
     const back = partner.get(`${e},${a}`);
     const behind = back === undefined ? [] : walk(back, a);
@@ -50,7 +53,7 @@ export function edgeChains(mesh: Pick<GuideMesh, 'positions' | 'indices'>, sharp
     const closed = line.length > 3 && line[0] === line[line.length - 1];
     const points = (closed ? line.slice(0, -1) : line).map(at);
     let length = 0;
-    for (let i = 1; i < line.length; i++) length += distance(at(line[i - 1]!), at(line[i]!));
+    for (let i = 1; i < line.length; i++) length += distance(at(line[i - 1]), at(line[i]));
     chains.push({ points, closed, length });
   }
   return chains.sort((one, two) => two.length - one.length);
@@ -65,44 +68,38 @@ export function joinChains(chains: readonly EdgeChain[]): EdgeChain | undefined 
   let points = [...first.points];
   const left = [...rest];
   while (left.length > 0) {
-    const [start, end] = [points[0]!, points[points.length - 1]!];
-    const at = left.findIndex(({ points: p, closed }) => !closed && [p[0]!, p[p.length - 1]!].some((v) => meets(v, end) || meets(v, start))); // prettier-ignore
+    const [start, end] = [points[0], points[points.length - 1]];
+    const at = left.findIndex(({ points: p, closed }) => !closed && [p[0], p[p.length - 1]].some((v) => meets(v, end) || meets(v, start))); // prettier-ignore
     if (at < 0) return undefined;
-    const next = [...left.splice(at, 1)[0]!.points];
-    const [a, b] = [next[0]!, next[next.length - 1]!];
+    const next = [...left.splice(at, 1)[0].points];
+    const [a, b] = [next[0], next[next.length - 1]];
     if (meets(a, end)) points = [...points, ...next.slice(1)];
     else if (meets(b, end)) points = [...points, ...next.reverse().slice(1)];
     else if (meets(b, start)) points = [...next, ...points.slice(1)];
     else points = [...next.reverse(), ...points.slice(1)];
   }
-  const closed = first.closed || (points.length > 3 && meets(points[0]!, points[points.length - 1]!));
+  const closed = first.closed || (points.length > 3 && meets(points[0], points[points.length - 1]));
   const length = chains.reduce((sum, chain) => sum + chain.length, 0);
   return { points: closed && !first.closed ? points.slice(0, -1) : points, closed, length };
 }
 
 function wantedEdges(
-  { positions, indices }: Pick<GuideMesh, 'positions' | 'indices'>,
+  indices: Uint32Array,
+  places: Uint32Array,
   at: (i: number) => Vec3,
   cosine: number,
 ): (readonly [number, number])[] {
-  const places = samePlaces(positions);
-  const count = positions.length / 3;
-  const sides = new Map<number, Vec3[]>();
-  for (let i = 0; i < indices.length; i += 3) {
-    const v = [indices[i]!, indices[i + 1]!, indices[i + 2]!] as const;
-    const facing = normalize(cross(sub(at(v[1]), at(v[0])), sub(at(v[2]), at(v[0]))), [0, 0, 0]);
-    for (let k = 0; k < 3; k++) {
-      const [a, b] = [places[v[k]!]!, places[v[(k + 1) % 3]!]!];
-      if (a === b) continue;
-      const key = Math.min(a, b) * count + Math.max(a, b);
-      const known = sides.get(key);
-      if (known) known.push(facing);
-      else sides.set(key, [facing]);
-    }
-  }
-  return [...sides]
-    .filter(([, faces]) => faces.length !== 2 || dot(faces[0]!, faces[1]!) < cosine)
-    .map(([key]) => [Math.floor(key / count), key % count] as const);
+  const facing = (corner: number): Vec3 => {
+    const first = corner - (corner % 3);
+    const [a, b, c] = [0, 1, 2].map((k) => at(indices[first + k])) as [Vec3, Vec3, Vec3];
+    return normalize(cross(sub(b, a), sub(c, a)), [0, 0, 0]);
+  };
+  return [...edgesOf(indices, places).values()]
+    .filter(({ corners: [one, other, ...more] }) => {
+      const isPair = other !== undefined && more.length === 0;
+      return !isPair || dot(facing(one), facing(other)) < cosine;
+    })
+    .map(({ a, b }) => [Math.min(a, b), Math.max(a, b)] as const);
 }
 
 /** For an edge and the vertex that it comes to (`edge,vertex`): the edge that it runs on into. */
@@ -113,13 +110,13 @@ function pairs(
 ): Map<string, number> {
   const partner = new Map<string, number>();
   for (const [v, here] of around) {
-    const out = here.map((e) => normalize(sub(at(edges[e]![0] === v ? edges[e]![1] : edges[e]![0]), at(v))));
+    const out = here.map((e) => normalize(sub(at(edges[e][0] === v ? edges[e][1] : edges[e][0]), at(v))));
     const options: { a: number; b: number; straight: number }[] = [];
     for (let a = 0; a < here.length; a++)
-      for (let b = a + 1; b < here.length; b++) options.push({ a, b, straight: -dot(out[a]!, out[b]!) });
+      for (let b = a + 1; b < here.length; b++) options.push({ a, b, straight: -dot(out[a], out[b]) });
     options.sort((one, two) => two.straight - one.straight);
     for (const { a, b, straight } of options) {
-      const [e, f] = [here[a]!, here[b]!];
+      const [e, f] = [here[a], here[b]];
       if (partner.has(`${e},${v}`) || partner.has(`${f},${v}`)) continue;
       if (here.length > 2 && straight < RUNS_ON) continue;
       partner.set(`${e},${v}`, f);

@@ -75,7 +75,7 @@ export function pushOut(spec: CurveSpec, input: PushInput): CurveSpec | undefine
       [current, i] = [inserted.spec, inserted.point];
     }
     const by = wayOut(manner, worst, { forward: forwardAt(table, station), wanted, half, guide, job });
-    const from = current.points[i]!.position;
+    const from = current.points[i].position;
     const [x, y, z] = add(from, scale(by, MARGIN + 1e-5 / length(by)));
     current = movePoint(current, i, [x, Math.max(y, Math.min(floor, from[1])), z]);
   }
@@ -133,7 +133,7 @@ function levelWay(
 function forwardAt(table: FrameTable, station: number): Vec3 {
   const frame = new Float64Array(FRAME_STRIDE);
   fillFrame(frame, 0, table, station);
-  return [frame[FORWARD]!, frame[FORWARD + 1]!, frame[FORWARD + 2]!];
+  return [frame[FORWARD], frame[FORWARD + 1], frame[FORWARD + 2]];
 }
 
 /** The shortest level way out of a guide that leads across the path; undefined where there is none. */
@@ -153,9 +153,9 @@ function sideways(surface: Surface, place: Vec3, forward: Vec3): { away: Vec3; f
 function nearestPoint(stations: Float64Array, station: number, length: number, apart: number): number | undefined {
   let best = 0;
   stations.forEach((s, i) => {
-    if (Math.abs(s - station) < Math.abs(stations[best]! - station)) best = i;
+    if (Math.abs(s - station) < Math.abs(stations[best] - station)) best = i;
   });
   const neighbours = [stations[best - 1], stations[best + 1]].filter((s) => s !== undefined);
-  const room = Math.min(...neighbours.map((s) => Math.abs(s - stations[best]!)), length);
-  return Math.abs(stations[best]! - station) <= Math.max(room * NEAR_SHARE, apart) ? best : undefined;
+  const room = Math.min(...neighbours.map((s) => Math.abs(s - stations[best])), length);
+  return Math.abs(stations[best] - station) <= Math.max(room * NEAR_SHARE, apart) ? best : undefined;
 }

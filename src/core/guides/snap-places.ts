@@ -1,4 +1,5 @@
-import { samePlaces } from '../mesh/clean/near-places';
+import { edgesOf } from '../mesh/edges';
+import { samePlaces } from '../mesh/clean/same-places';
 import { cross, dot, length, normalize, scale, add, sub, type Vec3 } from '../math/vec3';
 import type { GuideMesh } from './guide-body';
 
@@ -9,36 +10,31 @@ const FLAT = Math.cos((0.6 * Math.PI) / 180);
 const MOST_TRIANGLES = 20_000;
 
 /** The middles of a guide's flat faces and straight edges, as far as they are bounded by sharp edges; flat xyz. */
-export function snapPlaces({ positions: p, indices }: Pick<GuideMesh, 'positions' | 'indices'>): readonly Vec3[] {
+export async function snapPlaces({
+  positions: p,
+  indices,
+}: Pick<GuideMesh, 'positions' | 'indices'>): Promise<readonly Vec3[]> {
   const triangles = indices.length / 3;
   if (triangles > MOST_TRIANGLES) return [];
-  const places = samePlaces(p);
-  const at = (i: number): Vec3 => [p[i * 3]!, p[i * 3 + 1]!, p[i * 3 + 2]!];
-  const corners = (t: number) => [0, 1, 2].map((k) => indices[t * 3 + k]!);
+  const places = await samePlaces(p);
+  const at = (i: number): Vec3 => [p[i * 3], p[i * 3 + 1], p[i * 3 + 2]];
+  const corners = (t: number) => [0, 1, 2].map((k) => indices[t * 3 + k]);
   const facing = Array.from({ length: triangles }, (_, t) => {
     const [a, b, c] = corners(t).map(at) as [Vec3, Vec3, Vec3];
     return cross(sub(b, a), sub(c, a));
   });
   const units = facing.map((n) => normalize(n));
-  const edges = new Map<string, { readonly ends: readonly [number, number]; readonly sides: number[] }>();
-  for (let t = 0; t < triangles; t++) {
-    const own = corners(t);
-    for (let k = 0; k < 3; k++) {
-      const [a, b] = [places[own[k]!]!, places[own[(k + 1) % 3]!]!];
-      if (a === b) continue;
-      const key = a < b ? `${a},${b}` : `${b},${a}`;
-      const edge = edges.get(key) ?? { ends: [a, b] as const, sides: [] };
-      edge.sides.push(t);
-      edges.set(key, edge);
-    }
-  }
-  const turn = ([s, t]: readonly number[]) => (t === undefined ? -1 : dot(units[s!]!, units[t]!));
+  const edges = [...edgesOf(indices, places).values()].map(({ a, b, corners: begin }) => ({
+    ends: [a, b] as const,
+    sides: begin.map((corner) => Math.floor(corner / 3)),
+  }));
+  const turn = ([s, t]: readonly number[]) => (t === undefined ? -1 : dot(units[s], units[t]));
   const face = Int32Array.from({ length: triangles }, (_, t) => t);
-  const find = (t: number): number => (face[t] === t ? t : (face[t] = find(face[t]!)));
-  for (const { sides } of edges.values()) if (turn(sides) > FLAT) face[find(sides[0]!)] = find(sides[1]!);
+  const find = (t: number): number => (face[t] === t ? t : (face[t] = find(face[t])));
+  for (const { sides } of edges) if (turn(sides) > FLAT) face[find(sides[0])] = find(sides[1]);
   const isBounded = new Uint8Array(triangles).fill(1);
   const sharp: (readonly [number, number])[] = [];
-  for (const { ends, sides } of edges.values()) {
+  for (const { ends, sides } of edges) {
     const cosine = turn(sides);
     if (cosine < SHARP) sharp.push(ends);
     else if (cosine <= FLAT) for (const t of sides) isBounded[find(t)] = 0;
@@ -47,7 +43,7 @@ export function snapPlaces({ positions: p, indices }: Pick<GuideMesh, 'positions
   for (let t = 0; t < triangles; t++) {
     const root = find(t);
     if (!isBounded[root]) continue;
-    const weight = length(facing[t]!);
+    const weight = length(facing[t]);
     const middle = corners(t).reduce<Vec3>((sum, i) => add(sum, scale(at(i), weight / 3)), [0, 0, 0]);
     const before = sums.get(root) ?? { middle: [0, 0, 0], weight: 0 };
     sums.set(root, { middle: add(before.middle, middle), weight: before.weight + weight });

@@ -16,13 +16,13 @@ export function turnedBody(outline: readonly OutlineCorner[]): Pick<GuideMesh, '
   const normals: number[] = [];
   const indices: number[] = [];
   const normalOf = (i: number): readonly [number, number] => {
-    const [a, b] = [outline[i]!, outline[i + 1]!];
+    const [a, b] = [outline[i], outline[i + 1]];
     const l = Math.hypot(b.r - a.r, b.y - a.y) || 1;
     return [(b.y - a.y) / l, (a.r - b.r) / l];
   };
   const smooth = (i: number, own: number): readonly [number, number] => {
     const other = own === i ? i - 1 : i;
-    if (outline[i]!.sharp || other < 0 || other + 1 >= outline.length) return normalOf(own);
+    if (outline[i].sharp || other < 0 || other + 1 >= outline.length) return normalOf(own);
     const [a, b] = [normalOf(own), normalOf(other)];
     const l = Math.hypot(a[0] + b[0], a[1] + b[1]) || 1;
     return [(a[0] + b[0]) / l, (a[1] + b[1]) / l];
@@ -30,8 +30,8 @@ export function turnedBody(outline: readonly OutlineCorner[]): Pick<GuideMesh, '
   for (let i = 0; i + 1 < outline.length; i++) {
     const base = positions.length / 3;
     const ends = [
-      [outline[i]!, smooth(i, i)],
-      [outline[i + 1]!, smooth(i + 1, i)],
+      [outline[i], smooth(i, i)],
+      [outline[i + 1], smooth(i + 1, i)],
     ] as const;
     for (let k = 0; k <= SIDES; k++) {
       const angle = (2 * Math.PI * (k % SIDES)) / SIDES;

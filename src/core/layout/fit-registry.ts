@@ -21,7 +21,7 @@ export const fitSpecSchema = z.discriminatedUnion(
   ],
 );
 
-export const fitOf = ({ kind }: Pick<FitSpec, 'kind'>): AnyFit => fits[kind] as unknown as AnyFit;
+export const fitOf = ({ kind }: Pick<FitSpec, 'kind'>): AnyFit => fits[kind];
 
 /** How the rows of a piece lie in its fit. */
 export function buildRows(fit: FitSpec, form: PreparedSegment, shape: Shape, place: Place): Rows {

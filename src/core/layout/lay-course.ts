@@ -94,10 +94,10 @@ export function layCourse({ shape, segment, course, bending, gauge, passes, form
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
   const meet = (before: Met, after: Met) =>
     follows && (before.kind === 'body' && after.kind === 'body' ? before.gap === 0 && body.endsMatch : true);
-  const isRing = placed.length > 0 && isClosedRing(layout, shape) && meet(placed.at(-1)!, placed[0]!);
+  const isRing = placed.length > 0 && isClosedRing(layout, shape) && meet(placed.at(-1)!, placed[0]);
   const input: FormInput = { density, slicing, forms, isSingle: placed.length === 1 };
   const wear = (i: number, shown: readonly SegmentEnd[] = []) => {
-    const piece = placed[i]!;
+    const piece = placed[i];
     const [before, after] = [placed[i - 1], placed[i + 1]];
     const covered: SegmentEnd[] = [];
     if (before ? meet(before, piece) : isRing) covered.push('start');

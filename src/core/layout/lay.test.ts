@@ -52,8 +52,8 @@ describe('lay', () => {
   ])('lays four pieces of 2 m on 10 m: $over', ({ gap, remainder, length, over }) => {
     const laid = even(unwrap(lay(spec('byCount', { count: 4, over }), 2, 10, false)));
     expect(laid.placements).toHaveLength(4);
-    expect(laid.placements[3]!.station + laid.placements[3]!.length).toBeCloseTo(10 - remainder, 12);
-    expect(laid.placements[0]!.length).toBeCloseTo(length, 12);
+    expect(laid.placements[3].station + laid.placements[3].length).toBeCloseTo(10 - remainder, 12);
+    expect(laid.placements[0].length).toBeCloseTo(length, 12);
     expect(laid.gap).toBeCloseTo(gap, 12);
     expect(laid.remainder).toBeCloseTo(remainder, 12);
   });
@@ -66,8 +66,8 @@ describe('lay', () => {
   ])('lays one piece of 2 m on the last 9 of 10 m: $lies', ({ lies, station, length }) => {
     const { placements, remainder } = unwrap(lay(spec('onePiece', { lies, from: 1 }), 2, 10, false));
     expect(placements).toHaveLength(1);
-    expect(placements[0]!.station).toBeCloseTo(station, 12);
-    expect(placements[0]!.length).toBeCloseTo(length, 12);
+    expect(placements[0].station).toBeCloseTo(station, 12);
+    expect(placements[0].length).toBeCloseTo(length, 12);
     expect(remainder).toBeCloseTo(10 - station - length, 9);
   });
 
@@ -75,7 +75,7 @@ describe('lay', () => {
     const { placements, gap } = even(unwrap(lay(spec('fillGaps', { gap: 0.1 }), 1, 10, true)));
     expect(placements).toHaveLength(9);
     expect(gap).toBeCloseTo(1 / 9, 12);
-    expect(placements[8]!.gap).toBeCloseTo(1 / 9, 12);
+    expect(placements[8].gap).toBeCloseTo(1 / 9, 12);
   });
 
   // Natural lengths are 32-bit numbers: a tenth of a metre is 0.10000000149.
@@ -101,8 +101,8 @@ describe('lay', () => {
   it('keeps to the reach', () => {
     const { placements, reach } = unwrap(lay(spec('fillStretch', { from: 3, to: 11 }), 2, 20, false));
     expect(reach).toEqual({ from: 3, to: 11 });
-    expect(placements[0]!.station).toBe(3);
-    expect(placements[3]!.station + placements[3]!.length).toBeCloseTo(11, 12);
+    expect(placements[0].station).toBe(3);
+    expect(placements[3].station + placements[3].length).toBeCloseTo(11, 12);
   });
 
   it.each([
@@ -135,9 +135,9 @@ describe('lay', () => {
           const result = lay(spec(rule, { gap }), natural, path, closed);
           if (!result.ok) return;
           const { placements } = result.value;
-          const clear = placements.slice(1).map((p, i) => p.station - placements[i]!.station - placements[i]!.length);
+          const clear = placements.slice(1).map((p, i) => p.station - placements[i].station - placements[i].length);
           expect(Math.min(0, ...clear)).toBeGreaterThanOrEqual(-path * 1e-12);
-          expect(Math.max(0, ...clear.map((c, i) => Math.abs(c - placements[i]!.gap)))).toBeLessThan(path * 1e-9);
+          expect(Math.max(0, ...clear.map((c, i) => Math.abs(c - placements[i].gap)))).toBeLessThan(path * 1e-9);
         }),
         { numRuns: 300, seed: 3 },
       );
@@ -164,7 +164,7 @@ describe('closer at the ends', () => {
     unwrap(lay(spec('closerAtTheEnds', { gap: 0.9, ends: 0.5, ...options }), 0.1, 30, closed)).placements.map(
       ({ station }) => station,
     );
-  const spacings = (stations: readonly number[]) => stations.slice(1).map((s, i) => s - stations[i]!);
+  const spacings = (stations: readonly number[]) => stations.slice(1).map((s, i) => s - stations[i]);
 
   it('has a spacing at the ends that is the share of the greatest, evenly on both sides', () => {
     const stations = stationsOf({});
@@ -173,8 +173,8 @@ describe('closer at the ends', () => {
     const apart = spacings(stations);
     // Half a sine wave over the run has 2/pi of its height on average: 1 m in the middle makes 0.818 m, and 29.9 m of it 37.
     expect(apart).toHaveLength(37);
-    expect(apart[0]! / apart[18]!).toBeCloseTo(0.5, 12);
-    apart.forEach((d, i) => expect(d).toBeCloseTo(apart[36 - i]!, 9));
+    expect(apart[0] / apart[18]).toBeCloseTo(0.5, 12);
+    apart.forEach((d, i) => expect(d).toBeCloseTo(apart[36 - i], 9));
   });
 
   it('is even where the share is the whole', () => {
@@ -185,6 +185,6 @@ describe('closer at the ends', () => {
   it('leaves out pieces that would overlap', () => {
     const apart = spacings(stationsOf({ gap: 0, ends: 0.1 }));
     expect(Math.min(...apart)).toBeGreaterThanOrEqual(0.1 - 1e-9);
-    expect(apart[0]! / Math.max(...apart)).toBeCloseTo(0.1, 2);
+    expect(apart[0] / Math.max(...apart)).toBeCloseTo(0.1, 2);
   });
 });

@@ -65,15 +65,15 @@ export function lay(rule: RuleSpec, lengths: Lengths, reach: Reach, path: LaidPa
   const spots = Array.from({ length: laid.count }, (_, i) => laid.at(i));
   const clearAfter = (i: number): number => {
     if (i + 1 === spots.length) return round ? laid.gapAfter : 0;
-    const clear = spots[i + 1]!.start - spots[i]!.start - spots[i]!.length;
+    const clear = spots[i + 1].start - spots[i].start - spots[i].length;
     return Math.abs(clear) <= length * ROUNDING ? 0 : clear;
   };
   const body = spots.map((spot, i): Omit<Placement, 'piece'> => {
     return { kind: 'body', station: start + spot.start, length: spot.length, natural, gap: clearAfter(i) };
   });
   // (2) Head and tail, and what is left.
-  const last = spots[spots.length - 1]!;
-  const covered = last.start + last.length + (round ? body[body.length - 1]!.gap : 0);
+  const last = spots[spots.length - 1];
+  const covered = last.start + last.length + (round ? body[body.length - 1].gap : 0);
   const left = length - covered;
   const once = (kind: 'head' | 'tail', station: number, long: number) =>
     long > 0 ? [{ kind, station, length: long, natural: long, gap: 0 }] : [];

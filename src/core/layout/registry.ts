@@ -26,7 +26,7 @@ export const layingSpecSchema = z.strictObject({
 
 export type LayingSpec = z.infer<typeof layingSpecSchema>;
 
-export const layingRule = (rule: Pick<RuleSpec, 'kind'>): AnyRule => rules[rule.kind] as unknown as AnyRule;
+export const layingRule = (rule: Pick<RuleSpec, 'kind'>): AnyRule => rules[rule.kind];
 
 /** Another rule, with what both have options for as it was. */
 export function switchRule(before: RuleSpec, kind: LayingRuleName): RuleSpec {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { seededRow } from '../math/random';
 import type { Vec3 } from '../math/vec3';
 
 /** How far pieces of one run may differ in their look. */
@@ -22,23 +23,18 @@ export interface PieceLook {
   readonly shift: number;
 }
 
-/** The look of a piece, the same for the same seed and piece; undefined where pieces do not differ. */
-export function pieceLook({ tint, shift, seed }: VariationSpec, piece: number): PieceLook | undefined {
-  if (tint === 0 && shift === 0) return undefined;
-  const [all, red, green, blue, along] = [0, 1, 2, 3, 4].map((k) => draw(seed, piece, k)) as Five;
-  const factor = (own: number) => 1 - tint * (0.75 * all + 0.25 * own);
-  return { tint: [factor(red), factor(green), factor(blue)], shift: shift * along };
+/** Numbers that a piece's look is drawn from. */
+const DRAWN = 5;
+
+/** The looks of pieces by their place, the same for the same seed and place; undefined where pieces do not differ. */
+export function pieceLooks({ tint, shift, seed }: VariationSpec): (piece: number) => PieceLook | undefined {
+  if (tint === 0 && shift === 0) return () => undefined;
+  const draw = seededRow(seed);
+  return (piece) => {
+    const [all, red, green, blue, along] = Array.from({ length: DRAWN }, (_, k) => draw(piece * DRAWN + k)) as Five;
+    const factor = (own: number) => 1 - tint * (0.75 * all + 0.25 * own);
+    return { tint: [factor(red), factor(green), factor(blue)], shift: shift * along };
+  };
 }
 
 type Five = [number, number, number, number, number];
-
-/** Evenly spread in [0, 1): Wang's integer hash ("Integer Hash Function", 1997, from memory) of the three numbers. */
-function draw(seed: number, piece: number, k: number): number {
-  let h = (Math.imul(seed, 374761393) + Math.imul(piece, 668265263) + Math.imul(k, 2246822519)) >>> 0;
-  h = (h ^ 61 ^ (h >>> 16)) >>> 0;
-  h = Math.imul(h, 9);
-  h ^= h >>> 4;
-  h = Math.imul(h, 0x27d4eb2d);
-  h ^= h >>> 15;
-  return (h >>> 0) / 2 ** 32;
-}

@@ -4,7 +4,7 @@ export function firstAfter(values: ArrayLike<number>, value: number): number {
   let high = values.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (values[middle]! > value) high = middle;
+    if (values[middle] > value) high = middle;
     else low = middle + 1;
   }
   return low;

@@ -14,8 +14,8 @@ export function integrate(f: (x: number) => number, a: number, b: number): numbe
   const half = (b - a) / 2;
   let sum = 0;
   for (let i = 0; i < 8; i++) {
-    const dx = half * NODES[i]!;
-    sum += WEIGHTS[i]! * (f(middle - dx) + f(middle + dx));
+    const dx = half * NODES[i];
+    sum += WEIGHTS[i] * (f(middle - dx) + f(middle + dx));
   }
   return sum * half;
 }
@@ -30,8 +30,8 @@ export function integrateShort(f: (x: number) => number, a: number, b: number): 
   const half = (b - a) / 2;
   let sum = 0;
   for (let i = 0; i < 3; i++) {
-    const dx = half * FEW_NODES[i]!;
-    sum += FEW_WEIGHTS[i]! * (f(middle - dx) + f(middle + dx));
+    const dx = half * FEW_NODES[i];
+    sum += FEW_WEIGHTS[i] * (f(middle - dx) + f(middle + dx));
   }
   return sum * half;
 }

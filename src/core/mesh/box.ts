@@ -15,9 +15,9 @@ export function boxOf(positions: Float32Array): Box {
   let y1 = -Infinity;
   let z1 = -Infinity;
   for (let i = 0; i < positions.length; i += 3) {
-    const x = positions[i]!;
-    const y = positions[i + 1]!;
-    const z = positions[i + 2]!;
+    const x = positions[i];
+    const y = positions[i + 1];
+    const z = positions[i + 2];
     if (x < x0) x0 = x;
     if (x > x1) x1 = x;
     if (y < y0) y0 = y;

@@ -1,4 +1,5 @@
 import { boxOf, boxSize } from './box';
+import { eachEdge, edgeKey } from './edges';
 import type { Mesh } from './mesh';
 
 /**
@@ -8,19 +9,13 @@ import type { Mesh } from './mesh';
 export function isClosed({ positions, indices }: Pick<Mesh, 'positions' | 'indices'>): boolean {
   if (indices.length === 0) return false;
   const places = placeOf(positions);
-  const count = positions.length / 3;
   const balance = new Map<number, number>();
-  for (let i = 0; i < indices.length; i += 3) {
-    for (let k = 0; k < 3; k++) {
-      const a = places[indices[i + k]!]!;
-      const b = places[indices[i + ((k + 1) % 3)]!]!;
-      if (a === b) continue;
-      const key = a < b ? a * count + b : b * count + a;
-      const left = (balance.get(key) ?? 0) + (a < b ? 1 : -1);
-      if (left === 0) balance.delete(key);
-      else balance.set(key, left);
-    }
-  }
+  eachEdge(indices, places, (a, b) => {
+    const key = edgeKey(a, b, places.length);
+    const left = (balance.get(key) ?? 0) + (a < b ? 1 : -1);
+    if (left === 0) balance.delete(key);
+    else balance.set(key, left);
+  });
   return balance.size === 0;
 }
 
@@ -29,7 +24,7 @@ export function placeOf(positions: Float32Array): Uint32Array {
   const grid = Math.max(...boxSize(boxOf(positions)), 1e-12) * 1e-6;
   const first = new Map<string, number>();
   return Uint32Array.from({ length: positions.length / 3 }, (_, v) => {
-    const key = `${Math.round(positions[v * 3]! / grid)},${Math.round(positions[v * 3 + 1]! / grid)},${Math.round(positions[v * 3 + 2]! / grid)}`;
+    const key = `${Math.round(positions[v * 3] / grid)},${Math.round(positions[v * 3 + 1] / grid)},${Math.round(positions[v * 3 + 2] / grid)}`;
     const seen = first.get(key);
     if (seen !== undefined) return seen;
     first.set(key, v);

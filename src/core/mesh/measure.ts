@@ -6,13 +6,13 @@ type Triangles = Pick<Mesh, 'positions' | 'indices'>;
 export function volume({ positions: p, indices }: Triangles): number {
   let six = 0;
   for (let i = 0; i < indices.length; i += 3) {
-    const a = indices[i]! * 3;
-    const b = indices[i + 1]! * 3;
-    const c = indices[i + 2]! * 3;
+    const a = indices[i] * 3;
+    const b = indices[i + 1] * 3;
+    const c = indices[i + 2] * 3;
     six +=
-      p[a]! * (p[b + 1]! * p[c + 2]! - p[b + 2]! * p[c + 1]!) +
-      p[a + 1]! * (p[b + 2]! * p[c]! - p[b]! * p[c + 2]!) +
-      p[a + 2]! * (p[b]! * p[c + 1]! - p[b + 1]! * p[c]!);
+      p[a] * (p[b + 1] * p[c + 2] - p[b + 2] * p[c + 1]) +
+      p[a + 1] * (p[b + 2] * p[c] - p[b] * p[c + 2]) +
+      p[a + 2] * (p[b] * p[c + 1] - p[b + 1] * p[c]);
   }
   return six / 6;
 }
@@ -21,17 +21,17 @@ export function volume({ positions: p, indices }: Triangles): number {
 export function area({ positions: p, indices }: Triangles): number {
   let sum = 0;
   for (let i = 0; i < indices.length; i += 3)
-    sum += triangleArea(p, indices[i]! * 3, indices[i + 1]! * 3, indices[i + 2]! * 3);
+    sum += triangleArea(p, indices[i] * 3, indices[i + 1] * 3, indices[i + 2] * 3);
   return sum;
 }
 
 /** Area of a triangle whose corners' coordinates begin at a, b and c in flat xyz. */
 export function triangleArea(p: Float32Array, a: number, b: number, c: number): number {
-  const ux = p[b]! - p[a]!;
-  const uy = p[b + 1]! - p[a + 1]!;
-  const uz = p[b + 2]! - p[a + 2]!;
-  const vx = p[c]! - p[a]!;
-  const vy = p[c + 1]! - p[a + 1]!;
-  const vz = p[c + 2]! - p[a + 2]!;
+  const ux = p[b] - p[a];
+  const uy = p[b + 1] - p[a + 1];
+  const uz = p[b + 2] - p[a + 2];
+  const vx = p[c] - p[a];
+  const vy = p[c + 1] - p[a + 1];
+  const vz = p[c + 2] - p[a + 2];
   return Math.sqrt((uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2) / 2;
 }

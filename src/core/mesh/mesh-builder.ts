@@ -1,3 +1,4 @@
+import type { Vec3 } from '../math/vec3';
 import type { Material, Mesh, Part } from './mesh';
 
 /** Gathers vertices and triangles by part. Numbers are metres and plain units; nothing is checked twice. */
@@ -13,10 +14,10 @@ export class MeshBuilder {
   }
 
   /** Returns the new vertex's number. */
-  vertex(x: number, y: number, z: number, nx: number, ny: number, nz: number, u: number, v: number): number {
-    this.#positions.push(x, y, z);
-    this.#normals.push(nx, ny, nz);
-    this.#uvs.push(u, v);
+  vertex(place: Vec3, normal: Vec3, uv: readonly [number, number]): number {
+    this.#positions.push(...place);
+    this.#normals.push(...normal);
+    this.#uvs.push(...uv);
     return this.#positions.length / 3 - 1;
   }
 
@@ -48,7 +49,7 @@ export class MeshBuilder {
       uvs: Float32Array.from(this.#uvs),
       indices: Uint32Array.from(indices),
       parts,
-      materials: worn.map((material) => this.#materials[material]!),
+      materials: worn.map((material) => this.#materials[material]),
       images: [],
     };
   }

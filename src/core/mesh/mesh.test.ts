@@ -48,7 +48,7 @@ describe('isClosed', () => {
   it('sees a missing face, a turned face, and nothing at all', () => {
     expect(isClosed({ ...corner, indices: corner.indices.slice(3) })).toBe(false);
     const turned = corner.indices.slice();
-    [turned[0], turned[1]] = [turned[1]!, turned[0]!];
+    [turned[0], turned[1]] = [turned[1], turned[0]];
     expect(isClosed({ ...corner, indices: turned })).toBe(false);
     expect(isClosed({ ...corner, indices: new Uint32Array() })).toBe(false);
   });
@@ -61,7 +61,7 @@ describe('orderByX', () => {
       fc.property(fc.array(x, { maxLength: 200 }), (list) => {
         const positions = new Float32Array(list.length * 3);
         list.forEach((value, i) => (positions[i * 3] = value));
-        const wanted = list.map((_, i) => i).sort((a, b) => positions[a * 3]! - positions[b * 3]! || a - b);
+        const wanted = list.map((_, i) => i).sort((a, b) => positions[a * 3] - positions[b * 3] || a - b);
         expect([...orderByX(positions)]).toEqual(wanted);
       }),
       { seed: 8 },

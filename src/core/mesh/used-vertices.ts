@@ -1,26 +1,26 @@
+import { gatherVertices } from './attributes';
 import type { Mesh } from './mesh';
-import { orderByX } from './sort-by-x';
-import { reorderVertices } from './reorder';
+import { sortedAlongX } from './reorder';
 
-/** The mesh without the vertices that no triangle uses, sorted along x. */
-export function usedVertices(mesh: Mesh): Mesh {
-  const used = new Uint8Array(mesh.positions.length / 3);
-  for (const v of mesh.indices) used[v] = 1;
-  const order = orderByX(mesh.positions);
-  // Unused vertices go last and are then left out.
-  const live = order.filter((v) => used[v] === 1);
-  const all = new Uint32Array(order.length);
-  all.set(live);
-  all.set(
-    order.filter((v) => used[v] === 0),
-    live.length,
-  );
-  const sorted = reorderVertices(mesh, all);
+/** The mesh without vertices that no triangle uses; the others keep their order. The very same mesh where all are used. */
+export function onlyUsed(mesh: Mesh): Mesh {
+  const count = mesh.positions.length / 3;
+  const place = new Uint32Array(count);
+  for (let i = 0; i < mesh.indices.length; i++) place[mesh.indices[i]] = 1;
+  const live = new Uint32Array(count);
+  let used = 0;
+  for (let v = 0; v < count; v++) {
+    if (place[v] === 0) continue;
+    place[v] = used;
+    live[used++] = v;
+  }
+  if (used === count) return mesh;
   return {
-    ...sorted,
-    positions: sorted.positions.slice(0, live.length * 3),
-    normals: sorted.normals.slice(0, live.length * 3),
-    uvs: sorted.uvs.slice(0, live.length * 2),
-    ...(sorted.colours && { colours: sorted.colours.slice(0, live.length * 4) }),
+    ...mesh,
+    ...gatherVertices(mesh, live.subarray(0, used)),
+    indices: mesh.indices.map((v) => place[v]),
   };
 }
+
+/** The mesh without the vertices that no triangle uses, sorted along x. */
+export const usedVertices = (mesh: Mesh): Mesh => sortedAlongX(onlyUsed(mesh));

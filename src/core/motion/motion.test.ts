@@ -35,13 +35,13 @@ describe('travel', () => {
 
   it('goes at its speed: a piece of a closed path is as much further as speed times time', () => {
     const before = startsAt(RING, 0.3, 0);
-    startsAt(RING, 0.3, 2.5).forEach((s, i) => expect(s).toBeCloseTo(before[i]! + 0.75, 12));
-    startsAt(RING, -0.3, 2.5).forEach((s, i) => expect(s).toBeCloseTo(before[i]! - 0.75, 12));
+    startsAt(RING, 0.3, 2.5).forEach((s, i) => expect(s).toBeCloseTo(before[i] + 0.75, 12));
+    startsAt(RING, -0.3, 2.5).forEach((s, i) => expect(s).toBeCloseTo(before[i] - 0.75, 12));
   });
 
   it('once round a closed path is where it was', () => {
     const [a, b] = [0, RING.length / 0.3].map((time) => bentRun(plank, RING, job(0.3), { time }).mesh);
-    a!.positions.forEach((v, i) => expect(Math.abs(v - b!.positions[i]!)).toBeLessThan(2e-6));
+    a.positions.forEach((v, i) => expect(Math.abs(v - b.positions[i])).toBeLessThan(2e-6));
   });
 
   it('comes in at the start of an open path as it goes out at the end: the reach stays covered', () => {
@@ -51,9 +51,9 @@ describe('travel', () => {
         const spans = pieces
           .map(({ place }) => [place.station, place.station + place.factor * place.natural] as const)
           .toSorted((x, y) => x[0] - y[0]);
-        expect(spans[0]![0]).toBeCloseTo(0, 9);
+        expect(spans[0][0]).toBeCloseTo(0, 9);
         expect(spans.at(-1)![1]).toBeCloseTo(10, 9);
-        spans.slice(1).forEach(([from], i) => expect(from).toBeCloseTo(spans[i]![1], 9));
+        spans.slice(1).forEach(([from], i) => expect(from).toBeCloseTo(spans[i][1], 9));
       }
     }
   });
@@ -76,6 +76,6 @@ describe('travel', () => {
     const forms = new Set(unwrap(laid).pieces.map(({ form }) => form));
     for (const time of [0.3, 1.9, 77])
       for (const { form } of unwrap(planRun({ segment: plank, table: RING, job: job(1), time })).pieces)
-        expect(form.mesh.indices.length).toBe([...forms][0]!.mesh.indices.length);
+        expect(form.mesh.indices.length).toBe([...forms][0].mesh.indices.length);
   });
 });

@@ -1,7 +1,7 @@
 import type { Place } from '../layout/fit';
 import type { FitSpec } from '../layout/fit-registry';
 import type { LaidCourse, WornPiece } from '../layout/lay-course';
-import { pieceLook, type PieceLook, type VariationSpec } from '../layout/variation';
+import { pieceLooks, type PieceLook, type VariationSpec } from '../layout/variation';
 import type { SegmentEnd } from '../segment/open-ends';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import { movedShape, type Shape } from '../shape/shape';
@@ -52,13 +52,14 @@ export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | nu
     shapes.set(shift, known);
     return known;
   };
+  const lookOf = pieceLooks(variation);
   let vertexCount = 0;
   const posed = pieces.flatMap((piece, i) => {
     // A ring that has not closed yet shows its two ends.
     const atEnd: SegmentEnd[] = [];
     if (isRing && pose.scale < 1 && i === 0) atEnd.push('start');
     if (isRing && pose.scale < 1 && i === pieces.length - 1) atEnd.push('end');
-    const look = pieceLook(variation, i);
+    const look = lookOf(i);
     const natural = piece.worn.length;
     return placesOf(piece, pose, reach.from, period).map(({ shift, cut, ...place }): PosedPiece => {
       const shown = [...atEnd, ...cut];

@@ -18,7 +18,7 @@ export const motionSpecSchema = z.discriminatedUnion(
   ],
 );
 
-export const motionOf = ({ kind }: Pick<MotionSpec, 'kind'>): AnyMotion => kinds[kind] as unknown as AnyMotion;
+export const motionOf = ({ kind }: Pick<MotionSpec, 'kind'>): AnyMotion => kinds[kind];
 
 /** Seconds that a motion plays; 0 = it does not move. */
 export const secondsOf = (motion: MotionSpec): number => motionOf(motion).seconds(motion);

@@ -1,3 +1,4 @@
+import { eachEdge } from '../mesh/edges';
 import earcut from 'earcut';
 import { placeOf } from '../mesh/is-closed';
 import type { Mesh } from '../mesh/mesh';
@@ -22,10 +23,10 @@ export function closeAt(mesh: Mesh, at: number, near: number, facing: 1 | -1): M
   const colours = mesh.colours && Array.from(mesh.colours);
   const indices = Array.from(mesh.indices);
   const parts = [...mesh.parts];
-  const depth = loops.map((loop, i) => loops.slice(0, i).filter((outer) => contains(outer, loop.points[0]!)).length);
+  const depth = loops.map((loop, i) => loops.slice(0, i).filter((outer) => contains(outer, loop.points[0])).length);
   loops.forEach((outer, i) => {
-    if (depth[i]! % 2 === 1) return;
-    const holes = loops.filter((hole, k) => depth[k] === depth[i]! + 1 && contains(outer, hole.points[0]!));
+    if (depth[i] % 2 === 1) return;
+    const holes = loops.filter((hole, k) => depth[k] === depth[i] + 1 && contains(outer, hole.points[0]));
     const rings = [outer, ...holes];
     const flat = rings.flatMap((ring) => ring.points.flat());
     const holeStarts: number[] = [];
@@ -46,9 +47,9 @@ export function closeAt(mesh: Mesh, at: number, near: number, facing: 1 | -1): M
     const start = indices.length;
     const triangles = earcut(flat, holeStarts);
     for (let t = 0; t < triangles.length; t += 3) {
-      const [a, b, c] = [triangles[t]!, triangles[t + 1]!, triangles[t + 2]!];
-      const z = (k: number) => flat[k * 2]!;
-      const y = (k: number) => flat[k * 2 + 1]!;
+      const [a, b, c] = [triangles[t], triangles[t + 1], triangles[t + 2]];
+      const z = (k: number) => flat[k * 2];
+      const y = (k: number) => flat[k * 2 + 1];
       const turn = (z(b) - z(a)) * (y(c) - y(a)) - (y(b) - y(a)) * (z(c) - z(a));
       // Looking along +x: from y to z.
       if (turn * facing < 0) indices.push(base + a, base + b, base + c);
@@ -71,7 +72,7 @@ export function closeAt(mesh: Mesh, at: number, near: number, facing: 1 | -1): M
 function openLoops(mesh: Mesh, at: number, near: number): Loop[] {
   const { positions, indices } = mesh;
   const places = placeOf(positions);
-  const onPlane = (v: number) => Math.abs(positions[v * 3]! - at) <= near;
+  const onPlane = (v: number) => Math.abs(positions[v * 3] - at) <= near;
   const next = new Map<number, { to: number; material: number }[]>();
   const take = (a: number, b: number) => {
     const list = next.get(a);
@@ -79,25 +80,21 @@ function openLoops(mesh: Mesh, at: number, near: number): Loop[] {
     if (list && k >= 0) list.splice(k, 1);
     return k >= 0;
   };
-  for (const part of mesh.parts) {
-    for (let i = part.start; i < part.start + part.count; i += 3) {
-      for (let k = 0; k < 3; k++) {
-        const a = places[indices[i + k]!]!;
-        const b = places[indices[i + ((k + 1) % 3)]!]!;
-        if (a === b || !onPlane(a) || !onPlane(b)) continue;
-        if (take(b, a)) continue; // the neighbour runs the edge the other way: not open
-        const list = next.get(a) ?? [];
-        list.push({ to: b, material: part.material });
-        next.set(a, list);
-      }
-    }
+  for (const { start, count, material } of mesh.parts) {
+    const open = (a: number, b: number) => {
+      if (!onPlane(a) || !onPlane(b) || take(b, a)) return; // the neighbour runs the edge the other way: not open
+      const list = next.get(a) ?? [];
+      list.push({ to: b, material });
+      next.set(a, list);
+    };
+    eachEdge(indices, places, open, [start, start + count]);
   }
   const loops: Loop[] = [];
   for (const [start, edges] of next) {
     while (edges.length > 0) {
       const vertices: number[] = [];
       let v = start;
-      let material = edges[0]!.material;
+      let material = edges[0].material;
       for (;;) {
         const edge = next.get(v)?.pop();
         if (!edge) break;
@@ -107,7 +104,7 @@ function openLoops(mesh: Mesh, at: number, near: number): Loop[] {
         if (v === start) break;
       }
       if (vertices.length < 3) continue;
-      const points = vertices.map((k) => [positions[k * 3 + 2]!, positions[k * 3 + 1]!] as const);
+      const points = vertices.map((k) => [positions[k * 3 + 2], positions[k * 3 + 1]] as const);
       loops.push({ vertices, points, area: signedArea(points), material });
     }
   }
@@ -117,7 +114,7 @@ function openLoops(mesh: Mesh, at: number, near: number): Loop[] {
 function signedArea(points: readonly (readonly [number, number])[]): number {
   let twice = 0;
   points.forEach(([z, y], i) => {
-    const [z1, y1] = points[(i + 1) % points.length]!;
+    const [z1, y1] = points[(i + 1) % points.length];
     twice += z * y1 - z1 * y;
   });
   return twice / 2;
@@ -127,7 +124,7 @@ function signedArea(points: readonly (readonly [number, number])[]): number {
 function contains(loop: Loop, [z, y]: readonly [number, number]): boolean {
   let inside = false;
   loop.points.forEach(([za, ya], i) => {
-    const [zb, yb] = loop.points[(i + 1) % loop.points.length]!;
+    const [zb, yb] = loop.points[(i + 1) % loop.points.length];
     if (ya > y !== yb > y && z < za + ((zb - za) * (y - ya)) / (yb - ya)) inside = !inside;
   });
   return inside;

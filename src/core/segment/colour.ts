@@ -13,5 +13,5 @@ export function paint(name: string, hex: string, roughness: number, metalness = 
 /** Linear light as a colour written #rrggbb. */
 export function toHex([r, g, b]: readonly number[]): string {
   const byte = (c: number) => Math.round(255 * (c <= 0.0031308 ? c * 12.92 : 1.055 * c ** (1 / 2.4) - 0.055));
-  return `#${[r!, g!, b!].map((c) => byte(c).toString(16).padStart(2, '0')).join('')}`;
+  return `#${[r, g, b].map((c) => byte(c).toString(16).padStart(2, '0')).join('')}`;
 }

@@ -51,7 +51,7 @@ export function toOutline(section: CrossSection, smoothness: Smoothness): { outl
     const isLast = i + 1 === corners.length;
     outline.push([from.z, from.y]);
     if (isLast && !closed) return;
-    const to = corners[(i + 1) % corners.length]!;
+    const to = corners[(i + 1) % corners.length];
     const strip = {
       part: section.strips[from.strip]?.name ?? 'Edge',
       material: Math.min(from.strip, section.strips.length - 1),
@@ -81,10 +81,10 @@ export function toSection(
   const parts = [...new Set(strips.map(({ part }) => part))];
   const worn = (part: string) => strips.find((strip) => strip.part === part)!.material;
   return {
-    corners: outline.map(([z, y], i) => ({ z, y, strip: parts.indexOf(strips[i]!.part) })),
+    corners: outline.map(([z, y], i) => ({ z, y, strip: parts.indexOf(strips[i].part) })),
     strips: parts.map((name) => {
       const place = worn(name);
-      const { colour, roughness, metalness } = materials[typeof place === 'number' ? place : place[0]!]!;
+      const { colour, roughness, metalness } = materials[typeof place === 'number' ? place : place[0]];
       return { name, colour: toHex(colour), roughness, metalness };
     }),
     mirrored: false,
@@ -117,21 +117,18 @@ function mirrorHalf({ corners, closed }: CrossSection): SectionCorner[] {
   const isMiddle = ({ z }: SectionCorner) => Math.abs(z) < 1e-9;
   const last = corners.length - 1;
   // The edge into a corner, run backwards and mirrored: both turn an arc's sign, so that it stays.
-  const left = corners.map(({ z, y }, i) => ({ ...corners[Math.max(i - 1, 0)]!, z: -z, y }));
+  const left = corners.map(({ z, y }, i) => ({ ...corners[Math.max(i - 1, 0)], z: -z, y }));
   const right = corners.map((corner) => ({ ...corner }));
-  if (!closed) return [...left.slice(isMiddle(corners[0]!) ? 1 : 0).reverse(), ...right];
-  if (isMiddle(corners[last]!)) right[last] = { ...left[last]!, z: 0 };
-  return [
-    ...left.slice(isMiddle(corners[0]!) ? 1 : 0, isMiddle(corners[last]!) ? last : undefined).reverse(),
-    ...right,
-  ];
+  if (!closed) return [...left.slice(isMiddle(corners[0]) ? 1 : 0).reverse(), ...right];
+  if (isMiddle(corners[last])) right[last] = { ...left[last], z: 0 };
+  return [...left.slice(isMiddle(corners[0]) ? 1 : 0, isMiddle(corners[last]) ? last : undefined).reverse(), ...right];
 }
 
 function turnRound(corners: readonly SectionCorner[]): SectionCorner[] {
   const n = corners.length;
   return corners.map((_, i) => {
-    const corner = corners[n - 1 - i]!;
-    const edge = corners[(2 * n - 2 - i) % n]!;
+    const corner = corners[n - 1 - i];
+    const edge = corners[(2 * n - 2 - i) % n];
     return { z: corner.z, y: corner.y, strip: edge.strip, ...(edge.bulge !== undefined && { bulge: -edge.bulge }) };
   });
 }
@@ -139,7 +136,7 @@ function turnRound(corners: readonly SectionCorner[]): SectionCorner[] {
 /** Positive when the outline runs from z (right) to y (up): counter-clockwise seen along forward with right to the right. */
 function signedArea(corners: readonly SectionCorner[]): number {
   return corners.reduce((sum, { z, y }, i) => {
-    const next = corners[(i + 1) % corners.length]!;
+    const next = corners[(i + 1) % corners.length];
     return sum + (z * next.y - next.z * y) / 2;
   }, 0);
 }

@@ -20,7 +20,7 @@ export function cutBetween(segment: PreparedSegment, from: number, to: number): 
   if (planes.length === 0) return segment;
   const sliced = sliceSegment(segment, Float64Array.from(planes));
   const { positions, indices } = sliced.mesh;
-  const x = (i: number) => positions[indices[i]! * 3]!;
+  const x = (i: number) => positions[indices[i] * 3];
   // The segment's own ends stay: only what lies beyond a cut goes.
   const [first, last] = [from > near ? from + near : -Infinity, to < segment.length - near ? to - near : Infinity];
   let mesh: Mesh = withTriangles(sliced.mesh, (i) => {

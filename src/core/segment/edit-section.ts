@@ -11,7 +11,7 @@ export const moveCorner = (section: CrossSection, at: number, z: number, y: numb
 
 /** Puts a corner into the edge after corner `edge`, which becomes two straight ones. */
 export function insertCorner(section: CrossSection, edge: number, z: number, y: number): CrossSection {
-  const { strip } = section.corners[edge]!;
+  const { strip } = section.corners[edge];
   const corners = section.corners.map((corner, i) => (i === edge ? { z: corner.z, y: corner.y, strip } : corner));
   return { ...section, corners: [...corners.slice(0, edge + 1), { z, y, strip }, ...corners.slice(edge + 1)] };
 }
@@ -30,7 +30,7 @@ export const edgeCount = ({ corners, closed, mirrored }: CrossSection): number =
 /** Adds a strip and returns its place. */
 export function addStrip(section: CrossSection): { section: CrossSection; strip: number } {
   const strip = section.strips.length;
-  const last = section.strips[strip - 1]!;
+  const last = section.strips[strip - 1];
   return { section: { ...section, strips: [...section.strips, { ...last, name: `Strip ${strip + 1}` }] }, strip };
 }
 

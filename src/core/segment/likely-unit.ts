@@ -8,7 +8,7 @@ const LARGEST = 50;
 /** The unit, in metres, that brings a longest side of `size` units nearest to a metre. */
 export function likelyUnit(size: number): number {
   const distance = (unit: number) => Math.abs(Math.log(size * unit));
-  return [...UNITS].sort((a, b) => distance(a) - distance(b))[0]!;
+  return [...UNITS].sort((a, b) => distance(a) - distance(b))[0];
 }
 
 /** The unit that a file's numbers are taken for as it arrives: metres where its format says so or that gives a likely size. */

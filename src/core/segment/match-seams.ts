@@ -16,15 +16,15 @@ const MOST = 4000;
  * start within it, and both lie flat in their rows. Returns the mesh as it then is.
  */
 export function matchSeams(mesh: Mesh, rows: Uint32Array, tolerance: number): { mesh: Mesh; fit: SeamFit } {
-  const starts = range(rows[0]!, rows[1]!);
-  const ends = range(rows[rows.length - 2]!, rows[rows.length - 1]!);
+  const starts = range(rows[0], rows[1]);
+  const ends = range(rows[rows.length - 2], rows[rows.length - 1]);
   const none = { gap: undefined, matched: 0, unmatched: ends.length };
   if (starts.length > MOST || ends.length > MOST || rows.length < 3) return { mesh, fit: none };
   const p = mesh.positions;
   const nearest = (v: number, among: readonly number[]) => {
     let best = { o: -1, distance: Infinity };
     for (const o of among) {
-      const distance = Math.hypot(p[v * 3 + 1]! - p[o * 3 + 1]!, p[v * 3 + 2]! - p[o * 3 + 2]!);
+      const distance = Math.hypot(p[v * 3 + 1] - p[o * 3 + 1], p[v * 3 + 2] - p[o * 3 + 2]);
       if (distance < best.distance) best = { o, distance };
     }
     return best;
@@ -36,7 +36,7 @@ export function matchSeams(mesh: Mesh, rows: Uint32Array, tolerance: number): { 
   if (tolerance <= 0) return { mesh, fit: { gap, matched, unmatched: ends.length - matched } };
   const positions = p.slice();
   ends.forEach((v, i) => {
-    const { o, distance } = found[i]!;
+    const { o, distance } = found[i];
     if (distance > tolerance) return;
     positions[v * 3 + 1] = p[o * 3 + 1]!;
     positions[v * 3 + 2] = p[o * 3 + 2]!;

@@ -40,22 +40,22 @@ export function withoutEnds(mesh: Mesh, rows: Uint32Array, ends: readonly Segmen
 
 /** Tells whether the triangle whose corners start at `indices[i]` lies wholly in the row at that end. */
 function flatTest({ indices }: Mesh, rows: Uint32Array, end: SegmentEnd): (i: number) => boolean {
-  const [first, last] = end === 'start' ? [0, rows[1]!] : [rows[rows.length - 2]!, rows[rows.length - 1]!];
+  const [first, last] = end === 'start' ? [0, rows[1]] : [rows[rows.length - 2], rows[rows.length - 1]];
   const isIn = (v: number) => v >= first && v < last;
-  return (i) => isIn(indices[i]!) && isIn(indices[i + 1]!) && isIn(indices[i + 2]!);
+  return (i) => isIn(indices[i]) && isIn(indices[i + 1]) && isIn(indices[i + 2]);
 }
 
 /** The corners of the flat faces at an end, to a ten-thousandth of the segment's length. */
 function flatCorners(mesh: Mesh, rows: Uint32Array, end: SegmentEnd): Set<string> {
   const { positions, indices } = mesh;
   const isFlat = flatTest(mesh, rows, end);
-  const grid = (positions[positions.length - 3]! - positions[0]!) * 1e-4;
+  const grid = (positions[positions.length - 3] - positions[0]) * 1e-4;
   const corners = new Set<string>();
   for (let i = 0; i < indices.length; i += 3) {
     if (!isFlat(i)) continue;
     for (let k = 0; k < 3; k++) {
-      const v = indices[i + k]! * 3;
-      corners.add(`${Math.round(positions[v + 1]! / grid)},${Math.round(positions[v + 2]! / grid)}`);
+      const v = indices[i + k] * 3;
+      corners.add(`${Math.round(positions[v + 1] / grid)},${Math.round(positions[v + 2] / grid)}`);
     }
   }
   return corners;

@@ -11,7 +11,7 @@ const plank = makeSegmentMesh({ kind: 'plank', length: 3, width: 0.5, thickness:
 /** The mesh with its axes changed: new x, y, z are the old ones named; `shift` metres added. */
 function turned(mesh: Mesh, order: readonly [number, number, number], shift = [0, 0, 0]): Mesh {
   const apply = (array: Float32Array, add: readonly number[]) =>
-    array.map((_, i) => array[i - (i % 3) + order[i % 3]!]! + add[i % 3]!);
+    array.map((_, i) => array[i - (i % 3) + order[i % 3]] + add[i % 3]);
   return { ...mesh, positions: apply(mesh.positions, shift), normals: apply(mesh.normals, [0, 0, 0]) };
 }
 

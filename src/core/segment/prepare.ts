@@ -3,9 +3,8 @@ import { fail, ok, type Result } from '../math/result';
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import { boxMiddle, boxOf, boxSize } from '../mesh/box';
 import type { Mesh } from '../mesh/mesh';
-import { reorderVertices } from '../mesh/reorder';
+import { sortedAlongX } from '../mesh/reorder';
 import { turnInsideOut } from '../mesh/clean/turn-inside-out';
-import { orderByX } from '../mesh/sort-by-x';
 import { usedVertices } from '../mesh/used-vertices';
 import { closeAt } from './close-at';
 import { cutBetween } from './cut-off';
@@ -37,12 +36,12 @@ export function prepareSegment(mesh: Mesh, spec: PrepareSpec): Result<PreparedSe
   const dz = (spec.centre === 'own' ? 0 : middle[2]) * scale - spec.offsetSide;
   const { positions } = turned;
   for (let i = 0; i < positions.length; i += 3) {
-    positions[i] = (positions[i]! - box.min[0]) * scale;
-    positions[i + 1] = positions[i + 1]! * scale - dy;
-    positions[i + 2] = positions[i + 2]! * scale - dz;
+    positions[i] = (positions[i] - box.min[0]) * scale;
+    positions[i + 1] = positions[i + 1] * scale - dy;
+    positions[i + 2] = positions[i + 2] * scale - dz;
   }
   const length = Math.fround(size[0] * scale);
-  const sorted = finishEnds(reorderVertices(turned, orderByX(positions)), length, spec);
+  const sorted = finishEnds(sortedAlongX(turned), length, spec);
   const { mesh: fitted, fit } = matchSeams(sorted, findRows(sorted.positions, length), spec.seams);
   const min = raw.min.map((v) => v * spec.unit) as [number, number, number];
   const max = raw.max.map((v) => v * spec.unit) as [number, number, number];
@@ -112,10 +111,10 @@ function turn(mesh: Mesh, frame: AxisFrame, { unit, mirrored }: PrepareSpec): Me
   const turnedNormals = new Float32Array(positions.length);
   for (let c = 0; c < 3; c++) {
     const sign = mirrored && c === 2 ? -1 : 1;
-    const [a, b, d] = frame[c]!.map((v) => v * sign) as [number, number, number];
+    const [a, b, d] = frame[c].map((v) => v * sign) as [number, number, number];
     for (let i = 0; i < positions.length; i += 3) {
-      turned[i + c] = (a * positions[i]! + b * positions[i + 1]! + d * positions[i + 2]!) * unit;
-      turnedNormals[i + c] = a * normals[i]! + b * normals[i + 1]! + d * normals[i + 2]!;
+      turned[i + c] = (a * positions[i] + b * positions[i + 1] + d * positions[i + 2]) * unit;
+      turnedNormals[i + c] = a * normals[i] + b * normals[i + 1] + d * normals[i + 2];
     }
   }
   const out = { ...mesh, positions: turned, normals: turnedNormals };

@@ -16,31 +16,31 @@ export function principalAxes({ positions: p, indices }: Pick<Mesh, 'positions' 
   const mean = [0, 0, 0];
   let total = 0;
   for (let t = 0; t < triangles; t++) {
-    const [a, b, c] = [indices[t * 3]! * 3, indices[t * 3 + 1]! * 3, indices[t * 3 + 2]! * 3];
+    const [a, b, c] = [indices[t * 3] * 3, indices[t * 3 + 1] * 3, indices[t * 3 + 2] * 3];
     total += areas[t] = triangleArea(p, a, b, c);
     for (let k = 0; k < 3; k++) {
-      middles[t * 3 + k] = (p[a + k]! + p[b + k]! + p[c + k]!) / 3;
-      mean[k]! += middles[t * 3 + k]! * areas[t]!;
+      middles[t * 3 + k] = (p[a + k] + p[b + k] + p[c + k]) / 3;
+      mean[k] += middles[t * 3 + k] * areas[t];
     }
   }
-  for (let c = 0; c < 3; c++) mean[c]! /= total || 1;
+  for (let c = 0; c < 3; c++) mean[c] /= total || 1;
   const moments = new Float64Array(6); // xx, xy, xz, yy, yz, zz
   for (let t = 0; t < triangles; t++) {
-    const x = middles[t * 3]! - mean[0]!;
-    const y = middles[t * 3 + 1]! - mean[1]!;
-    const z = middles[t * 3 + 2]! - mean[2]!;
-    const area = areas[t]!;
-    moments[0]! += x * x * area;
-    moments[1]! += x * y * area;
-    moments[2]! += x * z * area;
-    moments[3]! += y * y * area;
-    moments[4]! += y * z * area;
-    moments[5]! += z * z * area;
+    const x = middles[t * 3] - mean[0];
+    const y = middles[t * 3 + 1] - mean[1];
+    const z = middles[t * 3 + 2] - mean[2];
+    const area = areas[t];
+    moments[0] += x * x * area;
+    moments[1] += x * y * area;
+    moments[2] += x * z * area;
+    moments[3] += y * y * area;
+    moments[4] += y * z * area;
+    moments[5] += z * z * area;
   }
   const axes = eigenvectors([...moments]);
   const [longest, ...across] = axes;
-  const forward = facing(longest!, Math.abs(longest![0]) > 0.1 ? [1, 0, 0] : [0, 0, 1]);
-  const upright = across.sort((a, b) => Math.abs(b[1]) - Math.abs(a[1]))[0]!;
+  const forward = facing(longest, Math.abs(longest[0]) > 0.1 ? [1, 0, 0] : [0, 0, 1]);
+  const upright = across.sort((a, b) => Math.abs(b[1]) - Math.abs(a[1]))[0];
   const up = facing(upright, [0, 1, 0]);
   return [forward, up, cross(forward, up)];
 }
@@ -50,9 +50,9 @@ const facing = (v: Vec3, reference: Vec3): Vec3 => (dot(v, reference) < 0 ? [-v[
 /** Eigenvectors of a symmetric 3 x 3 matrix (xx, xy, xz, yy, yz, zz), largest eigenvalue first; cyclic Jacobi rotations. */
 function eigenvectors([xx, xy, xz, yy, yz, zz]: readonly number[]): Vec3[] {
   const a = [
-    [xx!, xy!, xz!],
-    [xy!, yy!, yz!],
-    [xz!, yz!, zz!],
+    [xx, xy, xz],
+    [xy, yy, yz],
+    [xz, yz, zz],
   ];
   const v = [
     [1, 0, 0],
@@ -65,19 +65,19 @@ function eigenvectors([xx, xy, xz, yy, yz, zz]: readonly number[]): Vec3[] {
       [0, 2],
       [1, 2],
     ] as const) {
-      if (a[i]![j] === 0) continue;
-      const theta = (a[j]![j]! - a[i]![i]!) / (2 * a[i]![j]!);
+      if (a[i][j] === 0) continue;
+      const theta = (a[j][j] - a[i][i]) / (2 * a[i][j]);
       const t = (theta < 0 ? -1 : 1) / (Math.abs(theta) + Math.hypot(theta, 1));
       const c = 1 / Math.hypot(t, 1);
       const s = t * c;
       for (let k = 0; k < 3; k++) {
-        [a[k]![i], a[k]![j]] = [c * a[k]![i]! - s * a[k]![j]!, s * a[k]![i]! + c * a[k]![j]!];
+        [a[k][i], a[k][j]] = [c * a[k][i] - s * a[k][j], s * a[k][i] + c * a[k][j]];
       }
       for (let k = 0; k < 3; k++) {
-        [a[i]![k], a[j]![k]] = [c * a[i]![k]! - s * a[j]![k]!, s * a[i]![k]! + c * a[j]![k]!];
-        [v[k]![i], v[k]![j]] = [c * v[k]![i]! - s * v[k]![j]!, s * v[k]![i]! + c * v[k]![j]!];
+        [a[i][k], a[j][k]] = [c * a[i][k] - s * a[j][k], s * a[i][k] + c * a[j][k]];
+        [v[k][i], v[k][j]] = [c * v[k][i] - s * v[k][j], s * v[k][i] + c * v[k][j]];
       }
     }
   }
-  return [0, 1, 2].sort((i, j) => a[j]![j]! - a[i]![i]!).map((i): Vec3 => [v[0]![i]!, v[1]![i]!, v[2]![i]!]);
+  return [0, 1, 2].sort((i, j) => a[j][j] - a[i][i]).map((i): Vec3 => [v[0][i], v[1][i], v[2][i]]);
 }

@@ -20,7 +20,7 @@ export const makerSpecSchema = z.discriminatedUnion('kind', schemas);
 
 export type MakerSpec = z.infer<(typeof makers)[MakerName]['schema']>;
 
-export const maker = (kind: MakerName): Maker<MakerName> => makers[kind] as unknown as Maker<MakerName>;
+export const maker = (kind: MakerName): Maker<MakerName> => makers[kind];
 
 /** The mesh of a spec that has no problem. */
 export const makeSegmentMesh = (spec: MakerSpec): Mesh => maker(spec.kind).make(spec);

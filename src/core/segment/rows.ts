@@ -6,7 +6,7 @@ export function findRows(positions: Float32Array, length: number): Uint32Array {
   const rows: number[] = [];
   let x = -Infinity;
   for (let v = 0; v * 3 < positions.length; v++) {
-    if (positions[v * 3]! - x > near) {
+    if (positions[v * 3] - x > near) {
       rows.push(v);
       x = positions[v * 3]!;
     }

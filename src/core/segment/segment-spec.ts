@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CLEAN_DEFAULTS, cleanSpecSchema } from '../mesh/clean/clean-mesh';
+import { CLEAN_DEFAULTS, cleanSpecSchema } from '../mesh/clean/clean-spec';
 import { makerSpecSchema } from './registry';
 
 export const AXES = ['+x', '-x', '+y', '-y', '+z', '-z'] as const;

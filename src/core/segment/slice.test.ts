@@ -11,23 +11,23 @@ import { evenPlanes, longestRow, ownRow } from './pieces/plan-slices';
 import { countSliced, sliceSegment } from './slice';
 
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
-  prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change } as MakerSpec));
+  prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change }));
 
 /** For each part the integrals over its surface of 1 + u², 1 + v² and 3 + (u + v)². */
 function textureMoments({ positions: p, uvs, indices, parts }: Mesh): number[][] {
   return parts.map(({ start, count }) => {
     const sums = [0, 0, 0];
     for (let i = start; i < start + count; i += 3) {
-      const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
-      const place = (v: number): Vec3 => [p[v * 3]!, p[v * 3 + 1]!, p[v * 3 + 2]!];
+      const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
+      const place = (v: number): Vec3 => [p[v * 3], p[v * 3 + 1], p[v * 3 + 2]];
       const size = length(cross(sub(place(b), place(a)), sub(place(c), place(a)))) / 2;
       const square = (of: (v: number) => number) => {
         const values = [of(a), of(b), of(c)];
         return values.reduce((sum, x) => sum + x * x, values.reduce((sum, x) => sum + x, 0) ** 2) / 12;
       };
-      sums[0]! += size * (1 + square((v) => uvs[v * 2]!));
-      sums[1]! += size * (1 + square((v) => uvs[v * 2 + 1]!));
-      sums[2]! += size * (3 + square((v) => uvs[v * 2]! + uvs[v * 2 + 1]!));
+      sums[0] += size * (1 + square((v) => uvs[v * 2]));
+      sums[1] += size * (1 + square((v) => uvs[v * 2 + 1]));
+      sums[2] += size * (3 + square((v) => uvs[v * 2] + uvs[v * 2 + 1]));
     }
     return sums;
   });
@@ -50,7 +50,7 @@ describe('sliceSegment', () => {
     const sliced = sliceSegment(segment, evenPlanes(segment.length, 37));
     const [before, after] = [textureMoments(segment.mesh), textureMoments(sliced.mesh)];
     expect(after).toHaveLength(before.length);
-    before.forEach((part, i) => part.forEach((moment, k) => expect(after[i]![k]! / moment).toBeCloseTo(1, 5)));
+    before.forEach((part, i) => part.forEach((moment, k) => expect(after[i][k] / moment).toBeCloseTo(1, 5)));
   });
 
   it('cuts wherever the planes are, seams and all, and runs texture coordinates on linearly', () => {
@@ -62,9 +62,9 @@ describe('sliceSegment', () => {
         const { positions, uvs, normals } = sliced.mesh;
         let off = 0;
         for (let v = 0; v < positions.length / 3; v++) {
-          const isEnd = Math.abs(normals[v * 3]!) > 0.5;
-          if (!isEnd) off = Math.max(off, Math.abs(uvs[v * 2]! - positions[v * 3]!));
-          if (v > 0 && positions[v * 3]! < positions[v * 3 - 3]!) off = Infinity; // sorted along x
+          const isEnd = Math.abs(normals[v * 3]) > 0.5;
+          if (!isEnd) off = Math.max(off, Math.abs(uvs[v * 2] - positions[v * 3]));
+          if (v > 0 && positions[v * 3] < positions[v * 3 - 3]) off = Infinity; // sorted along x
         }
         expect(off).toBeLessThan(1e-5);
       }),
@@ -116,7 +116,7 @@ describe('flat faces', () => {
     const { length, mesh, ...rest } = made(kind);
     const sliced = sliceSegment({ length, mesh, ...rest }, evenPlanes(length, 12));
     const ends = Array.from({ length: mesh.indices.length / 3 }, (_, t) =>
-      Math.abs(mesh.normals[mesh.indices[t * 3]! * 3]!),
+      Math.abs(mesh.normals[mesh.indices[t * 3] * 3]),
     ).filter((x) => x > 0.9).length;
     expect(sliced.mesh.indices.length / 3).toBe((mesh.indices.length / 3 - ends) * 12 + ends);
   });
@@ -129,12 +129,12 @@ describe('cutBetween', () => {
     (kind) => {
       const segment = made(kind);
       const at = [0, 0.3, 0.77, 1].map((share) => share * segment.length);
-      const parts = [0, 1, 2].map((i) => cutBetween(segment, at[i]!, at[i + 1]!));
+      const parts = [0, 1, 2].map((i) => cutBetween(segment, at[i], at[i + 1]));
       parts.forEach((part, i) => {
         expect(isClosed(part.mesh)).toBe(true);
-        expect(part.length).toBeCloseTo(at[i + 1]! - at[i]!, 6);
+        expect(part.length).toBeCloseTo(at[i + 1] - at[i], 6);
         expect(part.mesh.positions[0]).toBeGreaterThan(-1e-6 * Math.max(segment.length, 1));
-        expect(part.mesh.positions[vertexCount(part.mesh) * 3 - 3]!).toBeLessThan(
+        expect(part.mesh.positions[vertexCount(part.mesh) * 3 - 3]).toBeLessThan(
           part.length + 1e-5 * Math.max(segment.length, 1),
         );
       });

@@ -1,7 +1,7 @@
 import { ON_PLANE_RELATIVE } from '../math/tolerance';
 import type { Mesh, Part } from '../mesh/mesh';
-import { reorderVertices } from '../mesh/reorder';
-import { orderByX } from '../mesh/sort-by-x';
+import { BETWEEN_STRIDE, withVerticesBetween, type Attributes } from '../mesh/attributes';
+import { sortedAlongX } from '../mesh/reorder';
 import { flatPairs, NO_PAIR } from './flat-pairs';
 import type { PreparedSegment } from './prepared-segment';
 import { findRows } from './rows';
@@ -34,13 +34,13 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   const cutsOf = new Map<number, readonly [first: number, count: number]>();
   /** First and number of the new vertices on an edge, in the order of the planes. */
   const cuts = (p: number, q: number): readonly [first: number, count: number] => {
-    if (band[p]! >= band[q]! - on[q]!) return NONE;
+    if (band[p] >= band[q] - on[q]) return NONE;
     const known = cutsOf.get(p * count + q);
     if (known) return known;
     const first = count + growing.added.length / 3;
-    const [xp, xq] = [positions[p * 3]!, positions[q * 3]!];
-    for (let k = band[p]!; k < band[q]! - on[q]!; k++) {
-      if (!longest || xq - xp > longest[k]! * WHOLE) growing.added.push(p, q, (planes[k]! - xp) / (xq - xp));
+    const [xp, xq] = [positions[p * 3], positions[q * 3]];
+    for (let k = band[p]; k < band[q] - on[q]; k++) {
+      if (!longest || xq - xp > longest[k] * WHOLE) growing.added.push(p, q, (planes[k] - xp) / (xq - xp));
     }
     const found = [first, count + growing.added.length / 3 - first] as const;
     cutsOf.set(p * count + q, found);
@@ -48,11 +48,11 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   };
   /** The corners `from` up to `to` of a face, and what is cut into the edges between; `step` = 1 or -1 round it. */
   const chain = (face: readonly number[], from: number, to: number, step: number): number[] => {
-    const out = [face[from]!];
+    const out = [face[from]];
     for (let k = from; k !== to;) {
       const next = (k + step + face.length) % face.length;
-      const [a, b] = [face[k]!, face[next]!];
-      const isRising = positions[a * 3]! < positions[b * 3]!;
+      const [a, b] = [face[k], face[next]];
+      const isRising = positions[a * 3] < positions[b * 3];
       const [first, n] = isRising ? cuts(a, b) : cuts(b, a);
       for (let i = 0; i < n; i++) out.push(first + (isRising ? i : n - 1 - i));
       out.push(b);
@@ -64,17 +64,17 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   const sliceFace = (face: readonly number[]): void => {
     let [low, high] = [0, 0];
     face.forEach((v, i) => {
-      if (positions[v * 3]! < positions[face[low]! * 3]!) low = i;
-      if (positions[v * 3]! > positions[face[high]! * 3]!) high = i;
+      if (positions[v * 3] < positions[face[low] * 3]) low = i;
+      if (positions[v * 3] > positions[face[high] * 3]) high = i;
     });
     zipChains(out, chain(face, low, high, 1), chain(face, low, high, -1), (v) =>
-      v < count ? positions[v * 3]! : planeOf(growing, v - count),
+      v < count ? positions[v * 3] : planeOf(growing, v - count),
     );
   };
   const isCut = (i: number) => {
-    const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
-    const low = Math.min(band[a]!, band[b]!, band[c]!);
-    return Math.max(band[a]! - on[a]!, band[b]! - on[b]!, band[c]! - on[c]!) > low;
+    const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
+    const low = Math.min(band[a], band[b], band[c]);
+    return Math.max(band[a] - on[a], band[b] - on[b], band[c] - on[c]) > low;
   };
   const parts: Part[] = [];
   for (const part of source.parts) {
@@ -82,11 +82,11 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
     const crossed: number[] = [];
     for (let i = part.start; i < part.start + part.count; i += 3) {
       if (isCut(i)) crossed.push(i);
-      else out.push(indices[i]!, indices[i + 1]!, indices[i + 2]!);
+      else out.push(indices[i], indices[i + 1], indices[i + 2]);
     }
     const { partner, faces } = flatPairs(source, crossed);
     crossed.forEach((i, k) => {
-      if (partner[k] === NO_PAIR) sliceFace([indices[i]!, indices[i + 1]!, indices[i + 2]!]);
+      if (partner[k] === NO_PAIR) sliceFace([indices[i], indices[i + 1], indices[i + 2]]);
     });
     for (const face of faces) sliceFace(face);
     parts.push({ ...part, start, count: out.length - start });
@@ -94,7 +94,7 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   if (growing.added.length === 0) return source;
   const grown = withAdded(growing, count);
   const mesh: Mesh = { ...source, ...grown, indices: Uint32Array.from(out), parts };
-  return reorderVertices(mesh, orderByX(mesh.positions));
+  return sortedAlongX(mesh);
 }
 
 /** For every vertex the number of planes at or before it, and whether it lies on the last of them. */
@@ -103,11 +103,11 @@ function bandsOf(positions: Float32Array, planes: Float64Array, near: number): {
   const band = new Int32Array(count);
   const on = new Uint8Array(count);
   for (let v = 0, k = 0; v < count; v++) {
-    const x = positions[v * 3]!;
-    while (k > 0 && planes[k - 1]! > x + near) k--;
-    while (k < planes.length && planes[k]! <= x + near) k++;
+    const x = positions[v * 3];
+    while (k > 0 && planes[k - 1] > x + near) k--;
+    while (k < planes.length && planes[k] <= x + near) k++;
     band[v] = k;
-    on[v] = k > 0 && planes[k - 1]! >= x - near ? 1 : 0;
+    on[v] = k > 0 && planes[k - 1] >= x - near ? 1 : 0;
   }
   return { band, on };
 }
@@ -117,25 +117,25 @@ export function countSliced({ mesh, length }: PreparedSegment, planes: Float64Ar
   const { positions, indices } = mesh;
   const { band, on } = bandsOf(positions, planes, length * ON_PLANE_RELATIVE);
   const cuts = (p: number, q: number): number => {
-    const [a, b] = positions[p * 3]! < positions[q * 3]! ? [p, q] : [q, p];
-    const [first, end] = [band[a]!, band[b]! - on[b]!];
+    const [a, b] = positions[p * 3] < positions[q * 3] ? [p, q] : [q, p];
+    const [first, end] = [band[a], band[b] - on[b]];
     if (!longest) return Math.max(end - first, 0);
-    const over = positions[b * 3]! - positions[a * 3]!;
+    const over = positions[b * 3] - positions[a * 3];
     let found = 0;
-    for (let k = first; k < end; k++) if (over > longest[k]! * WHOLE) found++;
+    for (let k = first; k < end; k++) if (over > longest[k] * WHOLE) found++;
     return found;
   };
   let triangles = indices.length / 3;
   for (const part of mesh.parts) {
     const crossed: number[] = [];
     for (let i = part.start; i < part.start + part.count; i += 3) {
-      const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
+      const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
       const own = cuts(a, b) + cuts(b, c) + cuts(c, a);
       if (own > 0) crossed.push(i);
       triangles += own;
     }
     // The edge between two that are one face is not cut, on either side.
-    for (const [a, , b] of flatPairs(mesh, crossed).faces) triangles -= 2 * cuts(a!, b!);
+    for (const [a, , b] of flatPairs(mesh, crossed).faces) triangles -= 2 * cuts(a, b);
   }
   return triangles;
 }
@@ -146,39 +146,18 @@ const WHOLE = 1.001;
 
 /** x of a new vertex. */
 function planeOf({ source, added }: Growing, i: number): number {
-  const [xp, xq] = [source.positions[added[i * 3]! * 3]!, source.positions[added[i * 3 + 1]! * 3]!];
-  return xp + (xq - xp) * added[i * 3 + 2]!;
+  const [xp, xq] = [source.positions[added[i * 3] * 3], source.positions[added[i * 3 + 1] * 3]];
+  return xp + (xq - xp) * added[i * 3 + 2];
 }
 
-function withAdded({ source, added }: Growing, count: number): Pick<Mesh, 'positions' | 'normals' | 'uvs' | 'colours'> {
-  const total = count + added.length / 3;
-  const positions = new Float32Array(total * 3);
-  const normals = new Float32Array(total * 3);
-  const uvs = new Float32Array(total * 2);
-  positions.set(source.positions);
-  normals.set(source.normals);
-  uvs.set(source.uvs);
-  const colours = source.colours && new Float32Array(total * 4);
-  colours?.set(source.colours!);
-  for (let i = 0; i < added.length; i += 3) {
-    const [p, q, t] = [added[i]!, added[i + 1]!, added[i + 2]!];
-    const v = count + i / 3;
-    let l = 0;
-    for (let c = 0; c < 3; c++) {
-      const [pp, pq] = [source.positions[p * 3 + c]!, source.positions[q * 3 + c]!];
-      positions[v * 3 + c] = pp + (pq - pp) * t;
-      const n = source.normals[p * 3 + c]! * (1 - t) + source.normals[q * 3 + c]! * t;
-      normals[v * 3 + c] = n;
-      l += n * n;
-    }
+function withAdded({ source, added }: Growing, count: number): Attributes {
+  const grown = withVerticesBetween(source, added);
+  const { normals } = grown;
+  for (let i = 0; i < added.length; i += BETWEEN_STRIDE) {
+    const at = (count + i / BETWEEN_STRIDE) * 3;
+    const l = Math.hypot(normals[at], normals[at + 1], normals[at + 2]);
     // Half way between opposite normals there is none: the first one stays.
-    for (let c = 0; c < 3; c++)
-      normals[v * 3 + c] = l > 1e-12 ? normals[v * 3 + c]! / Math.sqrt(l) : source.normals[p * 3 + c]!;
-    for (let c = 0; c < 2; c++) uvs[v * 2 + c] = source.uvs[p * 2 + c]! * (1 - t) + source.uvs[q * 2 + c]! * t;
-    if (colours) {
-      for (let c = 0; c < 4; c++)
-        colours[v * 4 + c] = source.colours![p * 4 + c]! * (1 - t) + source.colours![q * 4 + c]! * t;
-    }
+    for (let c = 0; c < 3; c++) normals[at + c] = l > 1e-6 ? normals[at + c] / l : source.normals[added[i] * 3 + c];
   }
-  return { positions, normals, uvs, ...(colours && { colours }) };
+  return grown;
 }

@@ -20,11 +20,11 @@ export function splitRows(segment: PreparedSegment, at: readonly number[]): Prep
   const corners: number[] = [];
   for (let r = 0; r + 1 < rows.length; r++) {
     doubled.push(order.length);
-    for (let v = rows[r]!; v < rows[r + 1]!; v++) place[v] = order.push(v) - 1;
+    for (let v = rows[r]; v < rows[r + 1]; v++) place[v] = order.push(v) - 1;
     if (!split.includes(r)) continue;
     corners.push(doubled.length);
     doubled.push(order.length);
-    for (let v = rows[r]!; v < rows[r + 1]!; v++) copyOf[v] = order.push(v) - 1;
+    for (let v = rows[r]; v < rows[r + 1]; v++) copyOf[v] = order.push(v) - 1;
   }
   doubled.push(order.length);
   // (2) Triangles that go on behind the row take the second copies.
@@ -32,10 +32,10 @@ export function splitRows(segment: PreparedSegment, at: readonly number[]): Prep
   const moved = new Uint32Array(indices.length);
   for (let i = 0; i < indices.length; i += 3) {
     let far = -Infinity;
-    for (let k = i; k < i + 3; k++) far = Math.max(far, positions[indices[k]! * 3]!);
+    for (let k = i; k < i + 3; k++) far = Math.max(far, positions[indices[k] * 3]);
     for (let k = i; k < i + 3; k++) {
-      const v = indices[k]!;
-      moved[k] = copyOf[v]! >= 0 && far > positions[v * 3]! + near ? copyOf[v]! : place[v]!;
+      const v = indices[k];
+      moved[k] = copyOf[v] >= 0 && far > positions[v * 3] + near ? copyOf[v] : place[v];
     }
   }
   const grown = reorderVertices(mesh, Uint32Array.from(order));
@@ -46,9 +46,9 @@ export function splitRows(segment: PreparedSegment, at: readonly number[]): Prep
 function rowsAt({ mesh: { positions }, rows, length }: PreparedSegment, at: readonly number[]): number[] {
   const found: number[] = [];
   for (let r = 0, k = 0; r + 1 < rows.length && k < at.length; r++) {
-    const x = positions[rows[r]! * 3]!;
-    while (k < at.length && at[k]! < x - length * ON_PLANE_RELATIVE * 2) k++;
-    if (k < at.length && Math.abs(at[k]! - x) <= length * ON_PLANE_RELATIVE * 2) found.push(r);
+    const x = positions[rows[r] * 3];
+    while (k < at.length && at[k] < x - length * ON_PLANE_RELATIVE * 2) k++;
+    if (k < at.length && Math.abs(at[k] - x) <= length * ON_PLANE_RELATIVE * 2) found.push(r);
   }
   return found;
 }

@@ -27,8 +27,8 @@ function farthest(out: Float64Array, d: number, positions: Float32Array): void {
   const s = Math.sin(angle);
   let most = -Infinity;
   for (let i = 1; i < positions.length; i += 3) {
-    const y = positions[i]!;
-    const z = positions[i + 1]!;
+    const y = positions[i];
+    const z = positions[i + 1];
     const reach = y * c + z * s;
     if (reach > most) {
       most = reach;
@@ -43,8 +43,8 @@ function edgesOf(out: Float64Array, directions: readonly number[]): Float64Array
   const rounding = out.reduce((most, v) => Math.max(most, Math.abs(v)), 0) * 2 ** -22;
   return Float64Array.from(
     directions.flatMap((d, k) => {
-      const next = directions[(k + 1) % directions.length]!;
-      const [y0, z0, y1, z1] = [out[d * 2]!, out[d * 2 + 1]!, out[next * 2]!, out[next * 2 + 1]!];
+      const next = directions[(k + 1) % directions.length];
+      const [y0, z0, y1, z1] = [out[d * 2], out[d * 2 + 1], out[next * 2], out[next * 2 + 1]];
       // Where one point is outermost both ways there is no line: all is inside as far as this corner goes.
       if (y0 === y1 && z0 === z1) return [0, 0, 1];
       const [ny, nz] = [z1 - z0, y0 - y1];
@@ -59,14 +59,14 @@ function outermost(positions: Float32Array, out: Float64Array, directions: reado
   const kept = new Float32Array(positions.length + directions.length * 3);
   let at = 0;
   for (const d of directions) {
-    kept.set([0, out[d * 2]!, out[d * 2 + 1]!], at);
+    kept.set([0, out[d * 2], out[d * 2 + 1]], at);
     at += 3;
   }
   for (let i = 0; i < positions.length; i += 3) {
-    const y = positions[i + 1]!;
-    const z = positions[i + 2]!;
+    const y = positions[i + 1];
+    const z = positions[i + 2];
     let k = 0;
-    while (k < edges.length && y * edges[k]! + z * edges[k + 1]! <= edges[k + 2]!) k += 3;
+    while (k < edges.length && y * edges[k] + z * edges[k + 1] <= edges[k + 2]) k += 3;
     if (k === edges.length) continue;
     kept[at + 1] = y;
     kept[at + 2] = z;
@@ -81,7 +81,7 @@ export function reachTowards(support: Float64Array, y: number, z: number): numbe
   let most = -Infinity;
   for (let k = d - 1; k <= d + 1; k++) {
     const at = (k % SUPPORT_DIRECTIONS) * 2;
-    most = Math.max(most, support[at]! * y + support[at + 1]! * z);
+    most = Math.max(most, support[at] * y + support[at + 1] * z);
   }
   return most;
 }

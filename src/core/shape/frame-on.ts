@@ -66,21 +66,21 @@ function layOn(out: Float64Array, at: number, { lanes, ride }: Shape, station: n
   for (let k = g + 2; k < at + SHAPE_STRIDE; k++) out[k] = 0;
   let angle = 0;
   for (let i = 0; i < lanes.length; i++) {
-    const lane = lanes[i]!;
+    const lane = lanes[i];
     const isMoved = ride !== undefined && lane.goesWith === 'run';
     const [value, own] = lane.at(isMoved ? unmoved(ride, station) : station);
     const slope = isMoved ? own / ride.scale : own;
     if (lane.name === 'roll') {
       angle += value;
-      out[at + TWIST]! += slope;
+      out[at + TWIST] += slope;
     } else if (lane.name !== 'textureShift') {
       const k = at + FIELDS[lane.name];
       if (lane.name === 'gaugeUp' || lane.name === 'gaugeSide') {
-        out[k + SLOPE] = out[k + SLOPE]! * value + out[k]! * slope;
-        out[k]! *= value;
+        out[k + SLOPE] = out[k + SLOPE] * value + out[k] * slope;
+        out[k] *= value;
       } else {
-        out[k]! += value;
-        out[k + SLOPE]! += slope;
+        out[k] += value;
+        out[k + SLOPE] += slope;
       }
     }
   }
@@ -93,8 +93,8 @@ export function rollFrame(frames: Float64Array, at: number, angle: number): void
   const c = Math.cos(angle);
   const s = Math.sin(angle);
   for (let k = at; k < at + 3; k++) {
-    const u = frames[k + UP]!;
-    const v = frames[k + SIDE]!;
+    const u = frames[k + UP];
+    const v = frames[k + SIDE];
     frames[k + UP] = u * c + v * s;
     frames[k + SIDE] = v * c - u * s;
   }
@@ -102,8 +102,8 @@ export function rollFrame(frames: Float64Array, at: number, angle: number): void
 
 /** The greater of a frame's two gauges. */
 export const greatestGauge = (frame: Float64Array, at = 0): number =>
-  Math.max(frame[at + GAUGE_UP]!, frame[at + GAUGE_SIDE]!);
+  Math.max(frame[at + GAUGE_UP], frame[at + GAUGE_SIDE]);
 
 /** Metres: how far from its path a section whose half width is `half` reaches on a frame. */
 export const reachOn = (frame: Float64Array, half: number): number =>
-  half * greatestGauge(frame) + Math.hypot(frame[OFFSET_UP]!, frame[OFFSET_SIDE]!);
+  half * greatestGauge(frame) + Math.hypot(frame[OFFSET_UP], frame[OFFSET_SIDE]);

@@ -36,7 +36,7 @@ const LOOKS = 24;
 /** Keys with so many places between each and the next; `period` = the length of a closed path. */
 export function placesBetween(keys: readonly number[], period?: number, looks = LOOKS): number[] {
   if (keys.length === 0) return [];
-  const ends = period === undefined ? keys : [keys.at(-1)! - period, ...keys, keys[0]! + period];
+  const ends = period === undefined ? keys : [keys.at(-1)! - period, ...keys, keys[0] + period];
   const places = ends.flatMap((at, i) => {
     const next = ends[i + 1] ?? at;
     return Array.from({ length: next > at ? looks : 1 }, (_, k) => at + ((next - at) * k) / looks);

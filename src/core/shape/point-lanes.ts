@@ -22,11 +22,11 @@ export function lanesOf(
   const along = (value: (point: PointValues) => number | undefined): Lane | undefined => {
     const given = points.flatMap((point, i) => {
       const v = value(point);
-      return v === undefined ? [] : [{ at: pointStations[i]!, v }];
+      return v === undefined ? [] : [{ at: pointStations[i], v }];
     });
     // Points in one place, and wheels whose order along the belt is another: ascending and apart.
     given.sort((a, b) => a.at - b.at);
-    const apart = given.filter(({ at }, i) => i === 0 || at - given[i - 1]!.at > 1e-9);
+    const apart = given.filter(({ at }, i) => i === 0 || at - given[i - 1].at > 1e-9);
     if (apart.length === 0) return undefined;
     return smooth.lane(
       apart.map(({ at }) => at),

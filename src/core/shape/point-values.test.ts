@@ -15,11 +15,11 @@ import { transformPoints } from '../edit/transform-points';
 import { angleFromUp } from '../frames/double-reflection';
 import { buildFrameTable } from '../frames/build-frame-table';
 import { FRAME_STRIDE, TWIST, UP, type FrameTable } from '../frames/frame-table';
-import { FRAME_RULES, type FrameRuleName } from '../frames/registry';
+import { FRAME_RULES } from '../frames/registry';
 
 const upAt = (table: Pick<FrameTable, 'frames'>, i: number, stride = FRAME_STRIDE): Vec3 => {
   const at = i * stride + UP;
-  return [table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!];
+  return [table.frames[at], table.frames[at + 1], table.frames[at + 2]];
 };
 
 describe('values of points, blended along the path', () => {
@@ -37,7 +37,7 @@ describe('values of points, blended along the path', () => {
 
   it('are what the points say, at their stations', () => {
     const table = evenShape(compiled(straight), 'upright', { intervals: 600, points });
-    const gaugeAt = (s: number) => table.frames[Math.round(s * 100) * SHAPE_STRIDE + GAUGE_UP]!;
+    const gaugeAt = (s: number) => table.frames[Math.round(s * 100) * SHAPE_STRIDE + GAUGE_UP];
     expect(gaugeAt(0)).toBeCloseTo(1, 12);
     expect(gaugeAt(5)).toBeCloseTo(2, 12);
     expect(gaugeAt(6)).toBeCloseTo(0.5, 12);
@@ -51,10 +51,10 @@ describe('values of points, blended along the path', () => {
     const f = table.frames;
     for (const i of [700, 2500, 4100, 5400]) {
       const at = i * SHAPE_STRIDE;
-      const rise = (f[at + SHAPE_STRIDE + GAUGE_UP]! - f[at - SHAPE_STRIDE + GAUGE_UP]!) / (2 * table.step);
+      const rise = (f[at + SHAPE_STRIDE + GAUGE_UP] - f[at - SHAPE_STRIDE + GAUGE_UP]) / (2 * table.step);
       expect(f[at + GAUGE_UP + SLOPE]).toBeCloseTo(rise, 5);
     }
-    const turned = Array.from({ length: 5000 }, (_, i) => f[i * SHAPE_STRIDE + TWIST]! * table.step);
+    const turned = Array.from({ length: 5000 }, (_, i) => f[i * SHAPE_STRIDE + TWIST] * table.step);
     expect(turned.reduce((a, b) => a + b, 0)).toBeCloseTo(Math.PI / 2, 3);
   });
 
@@ -65,13 +65,13 @@ describe('values of points, blended along the path', () => {
     const own = tableOf(compiled(straight), 'upright', { tolerance: 1e-5 });
     const { mesh } = bentRun(segment, own, jobOf({ bending: { tolerance: 1e-5 } }), { points });
     let sum = 0;
-    for (let i = 0; i < 4000; i++) sum += table.frames[i * SHAPE_STRIDE + GAUGE_UP]! ** 2 * table.step;
+    for (let i = 0; i < 4000; i++) sum += table.frames[i * SHAPE_STRIDE + GAUGE_UP] ** 2 * table.step;
     const section = 24 * 0.04 * Math.sin((2 * Math.PI) / 48);
     expect(volume(mesh) / (section * sum)).toBeCloseTo(1, 3);
-    const at = (of: Float32Array, v: number): Vec3 => [of[v * 3]!, of[v * 3 + 1]!, of[v * 3 + 2]!];
+    const at = (of: Float32Array, v: number): Vec3 => [of[v * 3], of[v * 3 + 1], of[v * 3 + 2]];
     let worst = 0;
     for (let i = 0; i < mesh.indices.length; i += 3) {
-      const [a, b, c] = [0, 1, 2].map((k) => mesh.indices[i + k]!) as [number, number, number];
+      const [a, b, c] = [0, 1, 2].map((k) => mesh.indices[i + k]) as [number, number, number];
       const [p, q, r] = [a, b, c].map((v) => at(mesh.positions, v)) as [Vec3, Vec3, Vec3];
       if (Math.abs(p[0] - q[0]) + Math.abs(q[0] - r[0]) < 1e-6) continue; // the flat ends
       const u = normalize([q[0] - p[0], q[1] - p[1], q[2] - p[2]]);
@@ -92,7 +92,7 @@ describe('values of points, blended along the path', () => {
           round ? values.length : undefined,
         );
         for (let i = 0; i + 1 < values.length; i++) {
-          const [low, high] = [Math.min(values[i]!, values[i + 1]!), Math.max(values[i]!, values[i + 1]!)];
+          const [low, high] = [Math.min(values[i], values[i + 1]), Math.max(values[i], values[i + 1])];
           for (const t of [0, 0.2, 0.5, 0.9]) {
             const [v] = curve(i + t);
             expect(v).toBeGreaterThanOrEqual(low - 1e-9);
@@ -118,7 +118,7 @@ describe('matched ends', () => {
       expect(angleFromUp(table.frames, i, ...across(table, i, [0, 1, 0]))).toBeCloseTo(-roll, 9);
     const added = Array.from(
       { length: 2001 },
-      (_, i) => table.frames[i * FRAME_STRIDE + TWIST]! - free.frames[i * FRAME_STRIDE + TWIST]!,
+      (_, i) => table.frames[i * FRAME_STRIDE + TWIST] - free.frames[i * FRAME_STRIDE + TWIST],
     );
     for (const twist of added) expect(twist).toBeCloseTo(table.endTwist, 3);
   });
@@ -126,7 +126,7 @@ describe('matched ends', () => {
 
 function across(table: FrameTable, i: number, v: Vec3): Vec3 {
   const at = i * FRAME_STRIDE + 3;
-  const f: Vec3 = [table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!];
+  const f: Vec3 = [table.frames[at], table.frames[at + 1], table.frames[at + 2]];
   const along = v[0] * f[0] + v[1] * f[1] + v[2] * f[2];
   return [v[0] - along * f[0], v[1] - along * f[1], v[2] - along * f[2]];
 }
@@ -137,12 +137,12 @@ it.each([
   ['mirrored', (spec: CurveSpec) => transformPoints(spec, [0, 1, 2, 3], { kind: 'scale', about: [0, 0, 0], by: [1, 1, -1] }), ([x, y, z]: Vec3): Vec3 => [x, y, -z], false], // prettier-ignore
 ] as const)('a path with rolls leans as it did when it is %s', (_, change, carried, isBack) => {
   const plain = pathOf('smooth', [[0, 0, 0], [8, 1, 4], [15, 0, -2], [24, 0, 0]]); // prettier-ignore
-  const spec: CurveSpec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0.3, -0.5, 0.8, 0][i]! })) }; // prettier-ignore
+  const spec: CurveSpec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0.3, -0.5, 0.8, 0][i] })) }; // prettier-ignore
   const table = (path: CurveSpec) => evenShape(compiled(path), 'upright', { intervals: 600, points: path.points });
   const [before, after] = [table(spec), table(change(spec))];
   for (let i = 0; i <= 600; i += 50) {
     const wanted = carried(upAt(before, i, SHAPE_STRIDE));
-    upAt(after, isBack ? 600 - i : i, SHAPE_STRIDE).forEach((v, c) => expect(v).toBeCloseTo(wanted[c]!, 4));
+    upAt(after, isBack ? 600 - i : i, SHAPE_STRIDE).forEach((v, c) => expect(v).toBeCloseTo(wanted[c], 4));
   }
 });
 
@@ -150,17 +150,14 @@ it.each(['handles', 'smooth', 'mixed'] as const)(
   'a hanging line leans and thickens as it did when it becomes %s',
   (kind) => {
     const plain: CurveSpec = { ...pathOf('hanging', [[0, 5, 0], [10, 4, 0], [20, 6, 0]]), numbers: { slack: 0.1 } }; // prettier-ignore
-    const spec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0, 0.6, 0.2][i]!, gauge: [1, 2, 1][i]! })) }; // prettier-ignore
+    const spec = { ...plain, points: plain.points.map((point, i) => ({ ...point, roll: [0, 0.6, 0.2][i], gauge: [1, 2, 1][i] })) }; // prettier-ignore
     const table = (path: CurveSpec) => evenShape(compiled(path), 'upright', { intervals: 400, points: path.points });
     const [before, after] = [table(spec), table(changeKind(spec, kind))];
     for (let i = 0; i <= 400; i += 25) {
       upAt(after, i, SHAPE_STRIDE).forEach((v, c) =>
-        expect(Math.abs(v - upAt(before, i, SHAPE_STRIDE)[c]!)).toBeLessThan(0.03),
+        expect(Math.abs(v - upAt(before, i, SHAPE_STRIDE)[c])).toBeLessThan(0.03),
       );
-      expect(after.frames[i * SHAPE_STRIDE + GAUGE_UP]! / before.frames[i * SHAPE_STRIDE + GAUGE_UP]!).toBeCloseTo(
-        1,
-        1,
-      );
+      expect(after.frames[i * SHAPE_STRIDE + GAUGE_UP] / before.frames[i * SHAPE_STRIDE + GAUGE_UP]).toBeCloseTo(1, 1);
     }
   },
 );
@@ -180,7 +177,7 @@ describe('frames of closed paths', () => {
     const difference = (u: number, order: 1 | 2): Vec3 => {
       const [a, b, c] = [point(u - h), point(u), point(u + h)];
       return [0, 1, 2].map((k) =>
-        order === 1 ? (c[k]! - a[k]!) / (2 * h) : (a[k]! - 2 * b[k]! + c[k]!) / (h * h),
+        order === 1 ? (c[k] - a[k]) / (2 * h) : (a[k] - 2 * b[k] + c[k]) / (h * h),
       ) as unknown as Vec3;
     };
     return curveFrom(
@@ -194,12 +191,12 @@ describe('frames of closed paths', () => {
     { name: 'left-handed trefoil', curve: knot(2, 3, 2, 1, 1), writhe: -3.518239231038 },
     { name: 'right-handed knot 2, 5', curve: knot(2, 5, 2, 0.8, -1), writhe: 6.432629780487 },
   ];
-  it.each(curves.flatMap((c) => FRAME_RULES.map(({ kind }) => ({ ...c, rule: kind as FrameRuleName }))))(
+  it.each(curves.flatMap((c) => FRAME_RULES.map(({ kind }) => ({ ...c, rule: kind }))))(
     'link a whole number of times: $name, $rule',
     ({ curve, writhe, rule }) => {
       const table = evenTable(curve, rule, { intervals: 6000, surface: BALL }, [0, 0, 1]);
       let twist = 0;
-      for (let i = 0; i < table.intervals; i++) twist += table.frames[i * FRAME_STRIDE + TWIST]! * table.step;
+      for (let i = 0; i < table.intervals; i++) twist += table.frames[i * FRAME_STRIDE + TWIST] * table.step;
       const link = twist / (2 * Math.PI) + writhe;
       expect(Math.abs(link - Math.round(link))).toBeLessThan(2e-3);
     },

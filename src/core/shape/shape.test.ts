@@ -18,10 +18,10 @@ describe.each(Object.values(blends).map((blend) => [blend.kind, blend] as const)
 
   it('goes through its keys, stays between neighbours, and is level beyond the ends', () => {
     const { at } = blend.lane(stations, values, undefined);
-    stations.forEach((s, i) => expect(at(s)[0]).toBeCloseTo(values[i]!, 12));
+    stations.forEach((s, i) => expect(at(s)[0]).toBeCloseTo(values[i], 12));
     for (let s = 0; s <= 8; s += 0.01) {
       const i = stations.findLastIndex((station) => station <= s);
-      const around = [values[Math.max(i, 0)]!, values[Math.min(i + 1, 3)]!];
+      const around = [values[Math.max(i, 0)], values[Math.min(i + 1, 3)]];
       expect(at(s)[0]).toBeGreaterThanOrEqual(Math.min(...around) - 1e-9);
       expect(at(s)[0]).toBeLessThanOrEqual(Math.max(...around) + 1e-9);
     }
@@ -66,11 +66,11 @@ describe('a shape', () => {
       points: [{ gauge: 1 }, { gauge: 3 }],
     });
     const half = movedShape(shape, { from: 0, scale: 0.5, shift: 1 });
-    const path = frameOn(shape, 3)[GAUGE_SIDE]!;
+    const path = frameOn(shape, 3)[GAUGE_SIDE];
     expect(frameOn(half, 3)[GAUGE_SIDE]).toBeCloseTo(path, 12);
     // What lies at 3 lay at (3 - 1) / 0.5 = 4: a gauge of 2^0.4 by logarithms.
-    expect(frameOn(half, 3)[GAUGE_UP]! / path).toBeCloseTo(2 ** 0.4, 9);
-    const rise = (frameOn(half, 3 + 1e-6)[GAUGE_UP]! - frameOn(half, 3 - 1e-6)[GAUGE_UP]!) / 2e-6;
+    expect(frameOn(half, 3)[GAUGE_UP] / path).toBeCloseTo(2 ** 0.4, 9);
+    const rise = (frameOn(half, 3 + 1e-6)[GAUGE_UP] - frameOn(half, 3 - 1e-6)[GAUGE_UP]) / 2e-6;
     expect(frameOn(half, 3)[GAUGE_UP + SLOPE]).toBeCloseTo(rise, 5);
   });
 
@@ -116,19 +116,19 @@ describe('a run along lanes', () => {
     };
     const round = prepared(makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.1, sides: 400 }));
     const { mesh } = bentRun(round, table, jobOf({ bending: { lanes, tolerance: 1e-5 } }));
-    const at = (of: Float32Array, v: number) => [of[v * 3]!, of[v * 3 + 1]!, of[v * 3 + 2]!] as const;
+    const at = (of: Float32Array, v: number) => [of[v * 3], of[v * 3 + 1], of[v * 3 + 2]] as const;
     let worst = 0;
     let checked = 0;
     for (let i = 0; i < mesh.indices.length; i += 3) {
-      const [a, b, c] = [0, 1, 2].map((k) => mesh.indices[i + k]!) as [number, number, number];
+      const [a, b, c] = [0, 1, 2].map((k) => mesh.indices[i + k]) as [number, number, number];
       const [p, q, r] = [at(mesh.positions, a), at(mesh.positions, b), at(mesh.positions, c)];
-      const [u, v] = [q.map((x, k) => x - p[k]!), r.map((x, k) => x - p[k]!)] as [number[], number[]];
-      const n = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+      const [u, v] = [q.map((x, k) => x - p[k]), r.map((x, k) => x - p[k])] as [number[], number[]];
+      const n = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
       const l = Math.hypot(...n);
       if (l < 1e-9) continue;
       // The mean of the three corners' normals against that of the face.
-      const mean = [0, 1, 2].map((k) => at(mesh.normals, a)[k]! + at(mesh.normals, b)[k]! + at(mesh.normals, c)[k]!);
-      const cos = n.reduce((sum, x, k) => sum + x * mean[k]!, 0) / (l * Math.hypot(...mean));
+      const mean = [0, 1, 2].map((k) => at(mesh.normals, a)[k] + at(mesh.normals, b)[k] + at(mesh.normals, c)[k]);
+      const cos = n.reduce((sum, x, k) => sum + x * mean[k], 0) / (l * Math.hypot(...mean));
       worst = Math.max(worst, 1 - cos);
       checked++;
     }
@@ -143,7 +143,7 @@ describe('a run along lanes', () => {
       (of) => buildTopology(unwrap(planRun({ segment: tube, table: LINE, job: of }))).uvs,
     );
     const { mesh } = bentRun(tube, LINE, job);
-    for (let v = 0; v * 2 < moved!.length; v++)
-      expect(moved![v * 2]! - plain![v * 2]!).toBeCloseTo(mesh.positions[v * 3]! / 5, 5);
+    for (let v = 0; v * 2 < moved.length; v++)
+      expect(moved[v * 2] - plain[v * 2]).toBeCloseTo(mesh.positions[v * 3] / 5, 5);
   });
 });

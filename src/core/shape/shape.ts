@@ -60,7 +60,7 @@ export function buildShape(table: FrameTable, spec: Said, { reach, points = [] }
 /** Gauges are blended by their logarithms. */
 function keyedLane(name: LaneName, { blend, keys }: LaneSpec): Lane {
   const sorted = keys.toSorted((a, b) => a.station - b.station);
-  const apart = sorted.filter(({ station }, i) => i === 0 || station - sorted[i - 1]!.station > 1e-9);
+  const apart = sorted.filter(({ station }, i) => i === 0 || station - sorted[i - 1].station > 1e-9);
   const stations = apart.map(({ station }) => station);
   const values = apart.map(({ value }) => value);
   if (name !== 'gaugeUp' && name !== 'gaugeSide') return blends[blend].lane(stations, values, undefined);

@@ -14,8 +14,8 @@ export function slopeOf({ frames, stations }: FrameTable): Slope {
   let [steepest, at] = [0, 0];
   for (let i = 0; i < stations.length; i++) {
     const f = i * FRAME_STRIDE + FORWARD;
-    const slope = Math.abs(frames[f + 1]!) / Math.hypot(frames[f]!, frames[f + 2]!);
+    const slope = Math.abs(frames[f + 1]) / Math.hypot(frames[f], frames[f + 2]);
     if (slope > steepest) [steepest, at] = [slope, i];
   }
-  return { rise: frames[frames.length - FRAME_STRIDE + 1]! - frames[1]!, steepest, station: stations[at]! };
+  return { rise: frames[frames.length - FRAME_STRIDE + 1] - frames[1], steepest, station: stations[at] };
 }

@@ -16,4 +16,4 @@ export function toLine(p: Vec3, a: Vec3, b: Vec3): number {
 
 /** From a place to a polyline, metres. */
 export const toPolyline = (p: Vec3, line: readonly Vec3[]): number =>
-  line.slice(1).reduce((least, b, i) => Math.min(least, toStretch(p, line[i]!, b)), Infinity);
+  line.slice(1).reduce((least, b, i) => Math.min(least, toStretch(p, line[i], b)), Infinity);

@@ -11,6 +11,6 @@ export async function manifoldOf({ positions, indices }: Pick<Mesh, 'positions' 
     return module;
   }));
   const places = placeOf(positions);
-  const triVerts = indices.map((v) => places[v]!);
+  const triVerts = indices.map((v) => places[v]);
   return Solid.ofMesh(new Input({ numProp: 3, vertProperties: positions, triVerts }));
 }

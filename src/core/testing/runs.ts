@@ -56,7 +56,7 @@ export function evenTable(
   const step = table.length / intervals;
   const stations = Float64Array.from({ length: intervals + 1 }, (_, i) => (i < intervals ? i * step : table.length));
   for (let i = 0; i <= intervals; i++) {
-    fillFrame(frames, i * FRAME_STRIDE, table, stations[i]!, i === intervals);
+    fillFrame(frames, i * FRAME_STRIDE, table, stations[i], i === intervals);
     frames.set(places.subarray(i * 3, i * 3 + 3), i * FRAME_STRIDE);
   }
   const [starts, params, firsts] = [
@@ -113,7 +113,7 @@ const RULES: { readonly [K in RuleSpec['kind']]?: object } = { byCount: { count:
 export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fit }: JobChange = {}): RunJob {
   const { kind = 'onePiece', from = null, to = null, variation = NO_VARIATION, ...options } = laying;
   const { pastEnd = 'straightOn', slicing = { by: 'auto' }, tolerance = null, ...shape } = bending;
-  const rule = { ...layingRule({ kind }).defaults, ...RULES[kind], ...options } as RuleSpec;
+  const rule = { ...layingRule({ kind }).defaults, ...RULES[kind], ...options };
   return {
     reach: { from, to },
     shape: { frames: { rule: 'leastTwist', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1, ...shape },

@@ -16,7 +16,7 @@ export const cube = (half: number): Surface => ({
     const most = Math.max(...to.map(Math.abs));
     const face = to.findIndex((v) => Math.abs(v) === most);
     const place = to.map((v, c) => (c === face ? Math.sign(v || 1) * half : clamp(v, half))) as unknown as Vec3;
-    const normal = [0, 1, 2].map((c) => (c === face ? Math.sign(to[c]! || 1) : 0)) as unknown as Vec3;
+    const normal = [0, 1, 2].map((c) => (c === face ? Math.sign(to[c] || 1) : 0)) as unknown as Vec3;
     return { place, normal, distance: distance(to, place) * (most < half ? -1 : 1) };
   },
   hit: () => undefined,

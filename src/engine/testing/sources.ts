@@ -32,8 +32,8 @@ export function sourceWith({
 
 /** The first course of a derived run at a time. */
 export const planAt = (derived: DerivedRun, time: number | null = null): CoursePlan =>
-  planCourse(derived, derived.courses[0]!, time);
+  planCourse(derived, derived.courses[0], time);
 
 /** The mesh of a finished run's first course. */
 export const meshOf = (derived: Result<DerivedRun>): Mesh =>
-  buildRunMesh(planAt(unwrap(derived)), unwrap(derived).courses[0]!.ready.prepared.mesh);
+  buildRunMesh(planAt(unwrap(derived)), unwrap(derived).courses[0].ready.prepared.mesh);

@@ -16,7 +16,7 @@ export class CubicLegs {
   }
 
   get end(): Vec3 {
-    return this.#points[this.#points.length - 1]!.position;
+    return this.#points[this.#points.length - 1].position;
   }
 
   line(to: Vec3): void {
@@ -49,8 +49,8 @@ export class CubicLegs {
   /** Closed when asked for, or when the end lies on the start. Corners keep broken handles. */
   build(name: string, closed = false): BroughtPath {
     let points = this.#isCurved ? withStraightLegs(this.#points) : this.#points;
-    const first = points[0]!;
-    const last = points[points.length - 1]!;
+    const first = points[0];
+    const last = points[points.length - 1];
     const size = points.reduce((most, { position }) => Math.max(most, distance(position, first.position)), 0);
     const meets = points.length > 2 && distance(first.position, last.position) <= size * 1e-9;
     if (meets) points = [{ ...first, ...(last.handleIn && { handleIn: last.handleIn }) }, ...points.slice(1, -1)];
@@ -68,7 +68,7 @@ export class CubicLegs {
 function withStraightLegs(points: readonly PathPoint[]): PathPoint[] {
   const out = [...points];
   for (let i = 1; i < out.length; i++) {
-    const [a, b] = [out[i - 1]!, out[i]!];
+    const [a, b] = [out[i - 1], out[i]];
     if (a.handleOut || b.handleIn) continue;
     out[i - 1] = { ...a, handleOut: sub(lerpThird(a.position, b.position), a.position) };
     out[i] = { ...b, handleIn: sub(lerpThird(b.position, a.position), b.position) };

@@ -82,7 +82,7 @@ export class Drawing {
     const placed = puts.reduce((each, put) => put(each), path);
     this.points += placed.points.length;
     if (entity.type !== 'LINE') this.paths.push(placed);
-    else this.lines.push({ name, places: [placed.points[0]!.position, placed.points[1]!.position] });
+    else this.lines.push({ name, places: [placed.points[0].position, placed.points[1].position] });
   }
 
   #insert(entity: Entity, puts: readonly Put[], open: ReadonlySet<Block>): void {

@@ -91,7 +91,7 @@ export function axesOf(z: Vec3): readonly [Vec3, Vec3, Vec3] {
 /** A path in other axes, moved by `by`. */
 export function mapped(path: BroughtPath, [x, y, z]: readonly [Vec3, Vec3, Vec3], by: Vec3 = [0, 0, 0]): BroughtPath {
   const turned = (v: Vec3, to: Vec3): Vec3 =>
-    [0, 1, 2].map((c) => v[0] * x[c]! + v[1] * y[c]! + v[2] * z[c]! + to[c]!) as unknown as Vec3;
+    [0, 1, 2].map((c) => v[0] * x[c] + v[1] * y[c] + v[2] * z[c] + to[c]) as unknown as Vec3;
   const points = path.points.map(({ position, handleIn, handleOut, ...rest }) => ({
     ...rest,
     position: turned(position, by),
@@ -118,11 +118,11 @@ function arcOf(centre: Vec3, u: Vec3, v: Vec3, from: number, to: number, name: s
 /** Bulge = tan of a quarter of the arc's angle, counterclockwise above 0 (DXF Reference, LWPOLYLINE, code 42). */
 function polyline(corners: readonly Corner[], closed: boolean, name: string): BroughtPath | undefined {
   if (corners.length < 2) return undefined;
-  const legs = new CubicLegs(corners[0]!.place);
+  const legs = new CubicLegs(corners[0].place);
   const last = closed ? corners.length : corners.length - 1;
   for (let i = 0; i < last; i++) {
-    const { place: a, bulge } = corners[i]!;
-    const b = corners[(i + 1) % corners.length]!.place;
+    const { place: a, bulge } = corners[i];
+    const b = corners[(i + 1) % corners.length].place;
     if (!(Math.abs(bulge) >= 1e-12)) legs.line(b);
     else {
       const h = (1 / bulge - bulge) / 4; // from the chord's middle to the centre, as a share of the chord

@@ -65,7 +65,7 @@ export function placesOf({ groups }: Entity, code: number): Vec3[] {
   for (const group of groups) {
     if (group.code === code) places.push([Number(group.value), 0, 0]);
     const c = (group.code - code) / 10;
-    if ((c === 1 || c === 2) && places.length > 0) places[places.length - 1]![c] = Number(group.value);
+    if ((c === 1 || c === 2) && places.length > 0) places[places.length - 1][c] = Number(group.value);
   }
   return places;
 }

@@ -26,13 +26,18 @@ export interface BroughtPaths {
   readonly note?: string;
 }
 
-/** A way to read paths; adding one is a file here and a line in the list. */
+/** Reads the lines of a file. Problems: those of the format, and `paths.none`. */
+export type ReadPaths = (
+  file: NamedBytes,
+  onProgress?: OnProgress,
+) => Promise<Result<BroughtPaths>> | Result<BroughtPaths>;
+
+/** A way to read paths, whose code is loaded when it is needed; adding one is a file here and a line in the list. */
 export interface PathReader<K extends string = string> {
   readonly kind: K;
   readonly label: string;
   readonly extensions: readonly string[];
-  /** Problems: those of the format, and `paths.none`. */
-  read(file: NamedBytes, onProgress?: OnProgress): Promise<Result<BroughtPaths>> | Result<BroughtPaths>;
+  load(): Promise<ReadPaths>;
 }
 
 export interface NamedCurve {
@@ -46,10 +51,7 @@ export interface PathWriter<K extends string = string> {
   readonly label: string;
   readonly hint: string;
   /** Undefined where the path is no curve yet. */
-  write(path: NamedCurve): NamedBytes | undefined;
+  write(path: NamedCurve): Promise<NamedBytes | undefined>;
 }
-
-export const definePathReader = <K extends string>(reader: PathReader<K>): PathReader<K> => reader;
-export const definePathWriter = <K extends string>(writer: PathWriter<K>): PathWriter<K> => writer;
 
 export const textOf = ({ bytes }: NamedBytes): string => decodeText(bytes);

@@ -21,7 +21,7 @@ export class PlaceNumbers {
   of([x, y, z]: Vec3): number {
     const c = this.#coordinates;
     for (let at = this.#hash(x, y, z) & this.#mask; ; at = (at + 1) & this.#mask) {
-      const number = this.#table[at]! - 1;
+      const number = this.#table[at] - 1;
       if (number < 0) {
         this.#table[at] = ++this.count;
         c.set([x, y, z], (this.count - 1) * 3);

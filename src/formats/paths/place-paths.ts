@@ -32,7 +32,7 @@ export function placePath({ kind, closed, points }: BroughtPath, placing: Placin
   const origin: Vec3 = placing.toOrigin && points[0] ? carry(points[0].position) : [0, 0, 0];
   const placed = points.map((point): PathPoint => ({
     ...point,
-    position: carry(point.position).map((c, k) => c - origin[k]!) as unknown as Vec3,
+    position: carry(point.position).map((c, k) => c - origin[k]) as unknown as Vec3,
     ...(point.handleIn && { handleIn: carry(point.handleIn) }),
     ...(point.handleOut && { handleOut: carry(point.handleOut) }),
   }));
@@ -61,8 +61,8 @@ const SHARP = (50 * Math.PI) / 180;
 /** Whether corners look like samples of a curve: many, and most of them turn by little. */
 export function looksSmooth({ kind, points }: BroughtPath): boolean {
   if (kind !== 'straight' || points.length < 12) return false;
-  const directions = points.slice(1).map(({ position }, i) => normalize(sub(position, points[i]!.position), [0, 0, 0]));
-  const gentle = directions.slice(1).filter((d, i) => dot(d, directions[i]!) > GENTLE).length;
+  const directions = points.slice(1).map(({ position }, i) => normalize(sub(position, points[i].position), [0, 0, 0]));
+  const gentle = directions.slice(1).filter((d, i) => dot(d, directions[i]) > GENTLE).length;
   return gentle > (directions.length - 1) * 0.9;
 }
 

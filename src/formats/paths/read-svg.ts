@@ -2,7 +2,7 @@ import { SaxesParser } from 'saxes';
 import type { OnProgress } from '../../core/math/progress';
 import { fail, ok, type Result } from '../../core/math/result';
 import { MOST_POINTS, tooManyPoints } from './most-points';
-import { definePathReader, textOf, type BroughtPath, type BroughtPaths } from './path-format';
+import { textOf, type BroughtPath, type ReadPaths } from './path-format';
 import { frameOf, placing, unitOf, type Attributes, type Frame } from './svg-lengths';
 import { dataOf, subpaths } from './svg-shapes';
 
@@ -30,23 +30,18 @@ class Stop extends Error {
  * Paths and basic shapes of an SVG with all their commands and transforms (SVG 2, chapters 8 to 10), y turned up. A size in a unit of
  * length tells the scale. Problems: `svg.broken` with `reason`, `svg.path` with `text`, `paths.too-many-points`, `paths.none`.
  */
-export const svg = definePathReader({
-  kind: 'svg',
-  label: 'SVG',
-  extensions: ['svg'],
-  read(file, onProgress): Result<BroughtPaths> {
-    try {
-      const { paths, unit } = gather(file.name, textOf(file), onProgress);
-      return paths.length > 0
-        ? ok({ paths, isFlat: true, ...(unit !== undefined && { unit }) })
-        : fail('paths.none', { file: file.name });
-    } catch (error) {
-      if (error instanceof Stop) return error.result;
-      const reason = error instanceof Error ? error.message.split('\n')[0]! : String(error);
-      return fail('svg.broken', { file: file.name, reason });
-    }
-  },
-});
+export const readSvg: ReadPaths = (file, onProgress) => {
+  try {
+    const { paths, unit } = gather(file.name, textOf(file), onProgress);
+    return paths.length > 0
+      ? ok({ paths, isFlat: true, ...(unit !== undefined && { unit }) })
+      : fail('paths.none', { file: file.name });
+  } catch (error) {
+    if (error instanceof Stop) return error.result;
+    const reason = error instanceof Error ? error.message.split('\n')[0] : String(error);
+    return fail('svg.broken', { file: file.name, reason });
+  }
+};
 
 /** Throws {@link Stop}, and what the parser throws. */
 function gather(file: string, text: string, onProgress: OnProgress = () => {}) {
@@ -61,7 +56,7 @@ function gather(file: string, text: string, onProgress: OnProgress = () => {}) {
   // Entities that stand for plain text; those that hold others stay unknown, and so are refused.
   parser.on('doctype', (doctype) => {
     for (const [, name, value] of doctype.matchAll(/<!ENTITY\s+([\w.-]+)\s+"([^"&%<]*)"\s*>/g))
-      parser.ENTITIES[name!] = value!;
+      parser.ENTITIES[name] = value!;
   });
   parser.on('opentag', ({ name, attributes }) => {
     if (levels.length > DEEPEST) throw new Error(`its elements lie more than ${DEEPEST} deep`);

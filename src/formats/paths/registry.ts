@@ -3,18 +3,60 @@ import { fail, type Result } from '../../core/math/result';
 import { caught } from '../caught';
 import type { NamedBytes } from '../format';
 import type { BroughtPaths, PathReader, PathWriter } from './path-format';
-import { csv } from './read-csv';
-import { dxf } from './read-dxf';
-import { geojson } from './read-geojson';
-import { glbLines } from './read-glb-lines';
-import { objLines } from './read-obj-lines';
-import { svg } from './read-svg';
-import { csvStations, objLine, svgPlan } from './write-paths';
 
 export type { PathWriter } from './path-format';
 
-export const PATH_READERS: readonly PathReader[] = [svg, dxf, csv, geojson, objLines, glbLines];
-export const PATH_WRITERS: readonly PathWriter[] = [svgPlan, csvStations, objLine];
+export const PATH_READERS: readonly PathReader[] = [
+  { kind: 'svg', label: 'SVG', extensions: ['svg'], load: async () => (await import('./read-svg')).readSvg },
+  { kind: 'dxf', label: 'DXF', extensions: ['dxf'], load: async () => (await import('./read-dxf')).readDxf },
+  {
+    kind: 'csv',
+    label: 'CSV',
+    extensions: ['csv', 'tsv', 'txt', 'xyz'],
+    load: async () => (await import('./read-csv')).readCsv,
+  },
+  {
+    kind: 'geojson',
+    label: 'GeoJSON',
+    extensions: ['geojson', 'json'],
+    load: async () => (await import('./read-geojson')).readGeojson,
+  },
+  {
+    kind: 'obj',
+    label: 'OBJ lines',
+    extensions: ['obj'],
+    load: async () => (await import('./read-obj-lines')).readObjLines,
+  },
+  {
+    kind: 'glb',
+    label: 'GLB lines',
+    extensions: ['glb'],
+    load: async () => (await import('./read-glb-lines')).readGlbLines,
+  },
+];
+
+const writers = () => import('./write-paths');
+
+export const PATH_WRITERS: readonly PathWriter[] = [
+  {
+    kind: 'svg',
+    label: 'the plan as SVG',
+    hint: 'Seen from above, cubic curves at full size',
+    write: async (path) => (await writers()).writeSvgPlan(path),
+  },
+  {
+    kind: 'csv',
+    label: 'stations as CSV',
+    hint: 'Station, place, direction and radius along the path, metres, y up',
+    write: async (path) => (await writers()).writeCsvStations(path),
+  },
+  {
+    kind: 'obj',
+    label: 'lines as OBJ',
+    hint: 'A polyline along the path, metres, y up',
+    write: async (path) => (await writers()).writeObjLine(path),
+  },
+];
 
 export const PATH_EXTENSIONS = PATH_READERS.flatMap(({ extensions }) => extensions);
 
@@ -30,6 +72,6 @@ export async function readPaths(file: NamedBytes, onProgress?: OnProgress): Prom
   const extension = name.slice(name.lastIndexOf('.') + 1).toLowerCase();
   const reader = PATH_READERS.find(({ extensions }) => extensions.includes(extension));
   return reader
-    ? caught(name, () => reader.read(file, onProgress))
+    ? caught(name, async () => (await reader.load())(file, onProgress))
     : fail('paths.unknown-format', { file: name, known: PATH_EXTENSIONS.join(', ') });
 }

@@ -31,7 +31,7 @@ export function splineLegs(
   }
   const isSound =
     Number.isInteger(degree) && degree >= 1 && degree <= 12 && knots.length === controls.length + degree + 1;
-  const isRising = knots.every((knot, i) => Number.isFinite(knot) && (i === 0 || knot >= knots[i - 1]!));
+  const isRising = knots.every((knot, i) => Number.isFinite(knot) && (i === 0 || knot >= knots[i - 1]));
   if (!isSound || !isRising || !weights.every((weight) => weight > 0)) return undefined;
   if (!controls.every((place) => place.every(Number.isFinite))) return undefined;
   const pieces = bezierPieces(
@@ -43,22 +43,22 @@ export function splineLegs(
     degree,
   );
   if (pieces.length === 0) return undefined;
-  const start = placeOf(pieces[0]![0]!);
+  const start = placeOf(pieces[0][0]);
   const isRational = controls.some((_, i) => (weights[i] ?? 1) !== (weights[0] ?? 1));
   const legs = new CubicLegs(start);
   if (isRational || degree > 3) {
-    const size = controls.reduce((most, place) => Math.max(most, distance(place, controls[0]!)), 0);
+    const size = controls.reduce((most, place) => Math.max(most, distance(place, controls[0])), 0);
     const curve = piecewise(pieces.map(rationalPiece), false, Float64Array.of(0, 1));
     const points = fitHandles(curve, size * TOLERANCE);
     for (const [i, { position, handleIn }] of points.slice(1).entries())
-      legs.cubic(sum(points[i]!.position, points[i]!.handleOut), sum(position, handleIn), position);
+      legs.cubic(sum(points[i].position, points[i].handleOut), sum(position, handleIn), position);
     return legs.build(name);
   }
   for (const piece of pieces) {
     const [a, b, c, d] = piece.map(placeOf);
-    if (degree === 1) legs.line(b!);
-    else if (degree === 2) legs.cubic(lerp(a!, b!, 2 / 3), lerp(c!, b!, 2 / 3), c!);
-    else legs.cubic(b!, c!, d!);
+    if (degree === 1) legs.line(b);
+    else if (degree === 2) legs.cubic(lerp(a, b, 2 / 3), lerp(c, b, 2 / 3), c);
+    else legs.cubic(b, c, d);
   }
   return legs.build(name);
 }
@@ -70,7 +70,7 @@ const sum = (a: Vec3, b: Vec3 = [0, 0, 0]): Vec3 => [a[0] + b[0], a[1] + b[1], a
 function bezierPieces(controls: readonly Weighted[], knots: readonly number[], degree: number): Weighted[][] {
   const pieces: Weighted[][] = [];
   for (let k = degree; k < controls.length; k++) {
-    const [from, to] = [knots[k]!, knots[k + 1]!];
+    const [from, to] = [knots[k], knots[k + 1]];
     if (!(to > from)) continue;
     pieces.push(
       Array.from({ length: degree + 1 }, (_, ends) =>
@@ -93,9 +93,9 @@ function blossom(
   for (let r = 1; r <= degree; r++)
     for (let j = degree; j >= r; j--) {
       const i = k - degree + j;
-      const share = (at(r) - knots[i]!) / (knots[i + degree + 1 - r]! - knots[i]!);
-      const [a, b] = [row[j - 1]!, row[j]!];
-      row[j] = a.map((v, c) => v + (b[c]! - v) * share) as unknown as Weighted;
+      const share = (at(r) - knots[i]) / (knots[i + degree + 1 - r] - knots[i]);
+      const [a, b] = [row[j - 1], row[j]];
+      row[j] = a.map((v, c) => v + (b[c] - v) * share) as unknown as Weighted;
     }
-  return row[degree]!;
+  return row[degree];
 }

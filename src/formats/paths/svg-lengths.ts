@@ -23,7 +23,7 @@ const NUMBER = /^\s*([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)\s*([a-z%]*)\s*$/i;
 
 const numberAndUnit = (text: string | undefined): readonly [number, string] | undefined => {
   const match = NUMBER.exec(text ?? '');
-  return match ? [Number(match[1]), match[2]!.toLowerCase()] : undefined;
+  return match ? [Number(match[1]), match[2].toLowerCase()] : undefined;
 };
 
 /** A length in user units: with a unit, or in percent of the frame's width, height or mean (SVG 2, section 8.9); undefined = none. */
@@ -36,9 +36,7 @@ export function lengthOf(text: string | undefined, key: string, { width, height 
   }
   if (unit === '' || unit === 'px') return value;
   const metres = Object.hasOwn(METRES, unit) ? METRES[unit] : undefined;
-  return metres === undefined
-    ? value * (Object.hasOwn(LETTERS, unit) ? LETTERS[unit]! : 1)
-    : value * metres * PER_METRE;
+  return metres === undefined ? value * (Object.hasOwn(LETTERS, unit) ? LETTERS[unit] : 1) : value * metres * PER_METRE;
 }
 
 const viewBoxOf = ({ viewBox }: Attributes): readonly number[] | undefined => {
@@ -46,13 +44,13 @@ const viewBoxOf = ({ viewBox }: Attributes): readonly number[] | undefined => {
     ?.trim()
     .split(/[\s,]+/)
     .map(Number);
-  return box?.length === 4 && box.every(Number.isFinite) && box[2]! > 0 && box[3]! > 0 ? box : undefined;
+  return box?.length === 4 && box.every(Number.isFinite) && box[2] > 0 && box[3] > 0 ? box : undefined;
 };
 
 /** What shares within an svg element refer to. */
 export function frameOf(attributes: Attributes, outer: Frame): Frame {
   const box = viewBoxOf(attributes);
-  if (box) return { width: box[2]!, height: box[3]! };
+  if (box) return { width: box[2], height: box[3] };
   const size = (key: 'width' | 'height') => lengthOf(attributes[key], key, outer) ?? outer[key];
   return { width: size('width'), height: size('height') };
 }
@@ -64,14 +62,14 @@ export function placing(attributes: Attributes, inner: Frame, outer: Frame): str
   const [left, top] = viewBoxOf(attributes) ?? [0, 0];
   const scale = Math.min(w / inner.width, h / inner.height);
   const [dx, dy] = [x + (w - inner.width * scale) / 2, y + (h - inner.height * scale) / 2];
-  return `translate(${dx} ${dy}) scale(${scale}) translate(${-left!} ${-top!})`;
+  return `translate(${dx} ${dy}) scale(${scale}) translate(${-left} ${-top})`;
 }
 
 /** Metres per user unit, where width is told in a unit of length. */
 export function unitOf(attributes: Attributes): number | undefined {
   const [value, unit] = numberAndUnit(attributes.width) ?? [0, ''];
-  const metres = Object.hasOwn(METRES, unit) ? METRES[unit]! : undefined;
+  const metres = Object.hasOwn(METRES, unit) ? METRES[unit] : undefined;
   if (!metres || !(value > 0)) return undefined;
   const box = viewBoxOf(attributes);
-  return box ? (value * metres) / box[2]! : 1 / PER_METRE;
+  return box ? (value * metres) / box[2] : 1 / PER_METRE;
 }

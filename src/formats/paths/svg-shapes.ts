@@ -58,20 +58,20 @@ export function subpaths(data: string, transform: string, name: string): Brought
       const from = place(x, y);
       if (command === 'M') {
         finish();
-        start = place(v[0]!, v[1]!);
+        start = place(v[0], v[1]);
         legs = new CubicLegs(start);
       } else if (command === 'Z' || command === 'z') {
         finish(true);
       } else if (command === 'C') {
-        going().cubic(place(v[0]!, v[1]!), place(v[2]!, v[3]!), place(v[4]!, v[5]!));
+        going().cubic(place(v[0], v[1]), place(v[2], v[3]), place(v[4], v[5]));
       } else if (command === 'Q') {
-        const [q, to] = [place(v[0]!, v[1]!), place(v[2]!, v[3]!)];
+        const [q, to] = [place(v[0], v[1]), place(v[2], v[3])];
         going().cubic(twoThirds(from, q), twoThirds(to, q), to);
       } else if (command === 'A') {
         arcOf(going(), [x, y], v as unknown as ArcValues);
-      } else if (command === 'H') going().line(place(v[0]!, y));
-      else if (command === 'V') going().line(place(x, v[0]!));
-      else if (command === 'L') going().line(place(v[0]!, v[1]!));
+      } else if (command === 'H') going().line(place(v[0], y));
+      else if (command === 'V') going().line(place(x, v[0]));
+      else if (command === 'L') going().line(place(v[0], v[1]));
     });
   finish();
   return paths;

@@ -72,7 +72,7 @@ const oddWord: Damage = (bytes, random) => {
 const oddLine: Damage = (bytes, random) => {
   const rows = latin(bytes).split('\n');
   const [a, b] = [whole(random, rows.length), whole(random, rows.length)];
-  [rows[a], rows[b]] = [rows[b]!, rows[a]!];
+  [rows[a], rows[b]] = [rows[b], rows[a]];
   if (random() < 0.5) rows.splice(whole(random, rows.length), 1);
   return bytesOf(rows.join(random() < 0.2 ? '\r\n' : random() < 0.2 ? '\r' : '\n'));
 };
@@ -122,6 +122,6 @@ export function damaged(bytes: Uint8Array, seed: number): Uint8Array {
   const random = randomLcg(seed / 0x100000);
   for (let k = 0; k < 5; k++) random(); // the first numbers of near seeds are alike
   let out = bytes;
-  for (let k = whole(random, 3); k >= 0; k--) out = DAMAGES[whole(random, DAMAGES.length)]!(out, random);
+  for (let k = whole(random, 3); k >= 0; k--) out = DAMAGES[whole(random, DAMAGES.length)](out, random);
   return out;
 }

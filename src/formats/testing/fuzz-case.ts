@@ -23,15 +23,12 @@ export interface FuzzOutcome {
 export async function fuzzCase({ what, file, seed }: FuzzCase): Promise<FuzzOutcome> {
   const bytes = damaged(file.bytes, seed);
   const extension = extensionOf(file.name);
-  const readers = what === 'mesh' ? FORMATS : PATH_READERS;
-  const reader = readers.find(({ extensions, read }) => read && extensions.includes(extension))!;
   const highest = () => process.resourceUsage().maxRSS * 1024;
   const [before, begun] = [highest(), performance.now()];
   const measured = () => ({ milliseconds: performance.now() - begun, grown: highest() - before, bytes: bytes.length });
   try {
     const named = { name: file.name, bytes };
-    const result =
-      'sniff' in reader ? await reader.read!([named]) : await (reader as (typeof PATH_READERS)[0]).read(named);
+    const result = await (what === 'mesh' ? readAsMesh(extension, named) : readAsPaths(extension, named));
     return { isRead: result.ok, ...measured() };
   } catch (error) {
     const threw =
@@ -39,3 +36,9 @@ export async function fuzzCase({ what, file, seed }: FuzzCase): Promise<FuzzOutc
     return { isRead: false, threw, ...measured() };
   }
 }
+
+const readAsMesh = (extension: string, file: NamedBytes) =>
+  FORMATS.find(({ extensions, read }) => read && extensions.includes(extension))!.read!([file]);
+
+const readAsPaths = async (extension: string, file: NamedBytes) =>
+  (await PATH_READERS.find(({ extensions }) => extensions.includes(extension))!.load())(file);

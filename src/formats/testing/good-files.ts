@@ -104,7 +104,7 @@ export async function goodFiles(): Promise<{
   const facet = (z: number) =>
     `facet normal 0 0 1\nouter loop\nvertex 0 0 ${z}\nvertex 1 0 ${z}\nvertex 0 1.5e0 ${z}\nendloop\nendfacet`;
   const meshes: NamedBytes[] = [
-    ...written.map(([main]) => main!),
+    ...written.map(([main]) => main),
     { name: 'small.glb', bytes: glbOf(json, data) },
     { name: 'small.gltf', bytes: bytes(JSON.stringify({ ...json, buffers: [inside] })) },
     { name: 'quad.obj', bytes: bytes(lines('mtllib a.mtl', 'o Quad', 'v 0 0 0', 'v 1 0 0', 'v 1 1 0', 'v 0 1 0', 'vt 0 0', 'vt 1 \\', '0', 'vn 0 0 1', 'usemtl Tin', 'f 1/1/1 2/2/1 3/1/1 -1/2/1')) }, // prettier-ignore
@@ -123,7 +123,7 @@ export async function goodFiles(): Promise<{
     { name: 'plain.csv', bytes: bytes(lines('1,0.5,2,3', '2,1.5,2,3', '3,2.5,2,3')) },
     { name: 'quay.geojson', bytes: bytes(JSON.stringify(geo)) },
     { name: 'line.obj', bytes: bytes(lines('v 0 0 0', 'v 1 0 0', 'v 1 1 0', 'o Rail', 'l 1 2', 'l 2 3 -1')) },
-    { name: 'lines.glb', bytes: glbOf({ ...json, meshes: [{ primitives: [1, 2, 3].map((mode) => ({ ...json.meshes[0]!.primitives[0], mode })) }] }, data) }, // prettier-ignore
+    { name: 'lines.glb', bytes: glbOf({ ...json, meshes: [{ primitives: [1, 2, 3].map((mode) => ({ ...json.meshes[0].primitives[0], mode })) }] }, data) }, // prettier-ignore
   ];
   return { meshes, paths };
 }

@@ -1,7 +1,7 @@
 import { roundBend } from '../../core/edit/round-bend';
 import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
-import { maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
+import { maker, type MakerSpec } from '../../core/segment/registry';
 import { firstCourse, type Project } from '../schema';
 import { changeCurve, setPoint } from './paths';
 import { switchRule } from '../../core/layout/registry';
@@ -24,7 +24,7 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
     case 'setSegmentLength': {
       const segment = project.segments.find(({ id }) => id === firstCourse(run).segment);
       if (segment?.source.from !== 'maker' || !('length' in segment.source.spec)) return undefined;
-      const { schema } = maker(segment.source.spec.kind as MakerName);
+      const { schema } = maker(segment.source.spec.kind);
       const read = schema.safeParse({ ...segment.source.spec, length: remedy.metres });
       return read.success ? setMaker(project, segment.id, read.data as MakerSpec) : undefined;
     }

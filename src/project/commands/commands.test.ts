@@ -14,7 +14,7 @@ const setCurveKind = (project: Project, id: string, kind: CurveKindName) =>
   changeCurve(project, id, (curve) => changeKind(curve, kind));
 
 const PATH = 'causeway-line';
-const points = (project: Project) => project.paths[0]!.curve.points;
+const points = (project: Project) => project.paths[0].curve.points;
 
 describe('commands', () => {
   it('never change the project that they are given', () => {
@@ -34,7 +34,7 @@ describe('commands', () => {
   it('leave everything alone that they do not concern', () => {
     const project = causeway();
     const moved = movePoint(project, PATH, 2, [1, 2, 3]);
-    expect(points(moved)[2]!.position).toEqual([1, 2, 3]);
+    expect(points(moved)[2].position).toEqual([1, 2, 3]);
     expect(moved.segments).toBe(project.segments);
     expect(points(moved)[3]).toBe(points(project)[3]);
     expect(movePoint(project, 'no such path', 2, [1, 2, 3])).toBe(project);
@@ -48,15 +48,15 @@ describe('commands', () => {
 
   it('extend at either end, close and change the kind', () => {
     const project = setClosed(setCurveKind(extend(causeway(), PATH, 'start', [9, 9, 9]), PATH, 'straight'), PATH, true);
-    expect(points(project)[0]!.position).toEqual([9, 9, 9]);
-    expect(project.paths[0]!.curve).toMatchObject({ kind: 'straight', closed: true });
-    expect(points(project)[3]!.radius).toBeGreaterThan(0);
+    expect(points(project)[0].position).toEqual([9, 9, 9]);
+    expect(project.paths[0].curve).toMatchObject({ kind: 'straight', closed: true });
+    expect(points(project)[3].radius).toBeGreaterThan(0);
   });
 
   it('turn the other handle along and keep its length', () => {
     const project = moveHandle(setCurveKind(causeway(), PATH, 'handles'), PATH, 3, 'handleOut', [0, 0, 2]);
-    const { handleIn, handleOut } = points(project)[3]!;
-    const before = points(setCurveKind(causeway(), PATH, 'handles'))[3]!.handleIn!;
+    const { handleIn, handleOut } = points(project)[3];
+    const before = points(setCurveKind(causeway(), PATH, 'handles'))[3].handleIn!;
     expect(handleOut).toEqual([0, 0, 2]);
     expect(handleIn![2]).toBeCloseTo(-Math.hypot(...before), 12);
   });
@@ -70,16 +70,16 @@ describe('commands', () => {
 
   it('rename a made segment with its maker, but not one that was named', () => {
     const plank = { kind: 'plank' as const, length: 2, width: 1, thickness: 0.1 };
-    expect(setMaker(causeway(), 'kerbed-road', plank).segments[0]!.name).toBe('Plank');
+    expect(setMaker(causeway(), 'kerbed-road', plank).segments[0].name).toBe('Plank');
     const named = { ...causeway(), segments: causeway().segments.map((s) => ({ ...s, name: 'Mine' })) };
-    expect(setMaker(named, 'kerbed-road', plank).segments[0]!.name).toBe('Mine');
+    expect(setMaker(named, 'kerbed-road', plank).segments[0].name).toBe('Mine');
   });
 });
 
 describe('applyRemedy', () => {
   it('carries out every kind of remedy', () => {
     const project = changeRun(causeway(), 'causeway', { visible: true });
-    const run = (p: Project | undefined) => p!.runs[0]!;
+    const run = (p: Project | undefined) => p!.runs[0];
     expect(
       firstCourse(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' }))).laying.rule,
     ).toEqual({ kind: 'fillGaps', gap: 0 });
@@ -88,9 +88,9 @@ describe('applyRemedy', () => {
       'leastTwist',
     );
     expect(
-      applyRemedy(project, 'causeway', { kind: 'prepare', change: { centre: 'middle' } })!.segments[0]!.prepare.centre,
+      applyRemedy(project, 'causeway', { kind: 'prepare', change: { centre: 'middle' } })!.segments[0].prepare.centre,
     ).toBe('middle');
-    expect(points(applyRemedy(project, 'causeway', { kind: 'setPointRadius', point: 1, radius: 3 })!)[1]!.radius).toBe(
+    expect(points(applyRemedy(project, 'causeway', { kind: 'setPointRadius', point: 1, radius: 3 })!)[1].radius).toBe(
       3,
     );
     const opened = applyRemedy(project, 'causeway', { kind: 'roundBend', station: 94, radius: 7 })!;
@@ -106,11 +106,11 @@ describe('applyRemedy', () => {
 describe('finishes', () => {
   const board = { part: 'Board', ...FINISH_DEFAULTS };
   it('set twice leave one, beside those of other parts, and go when they are cleared', () => {
-    const id = causeway().segments[0]!.id;
+    const id = causeway().segments[0].id;
     let project = setFinish(causeway(), id, board);
     project = setFinish(project, id, { ...board, part: 'Kerbs' });
     project = setFinish(project, id, { ...board, colour: '#112233' });
-    const finishes = () => project.segments[0]!.finishes;
+    const finishes = () => project.segments[0].finishes;
     expect(finishes().filter(({ part }) => part === 'Board')).toEqual([{ ...board, colour: '#112233' }]);
     expect(finishes().filter(({ part }) => part === 'Kerbs')).toHaveLength(1);
     project = clearFinish(project, id, 'Board');
@@ -121,7 +121,7 @@ describe('finishes', () => {
     const link = makerDefaults('chainLink') as { bar: number };
     const segment = { id: 'link', name: 'Link', source: { from: 'maker' as const, spec: link as never }, prepare: MADE_PREPARE, finishes: [] }; // prettier-ignore
     const [first] = causeway().runs;
-    const hung = (id: string, gap: number): Run => ({ ...first!, id, courses: [newCourse('link', { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })] }); // prettier-ignore
+    const hung = (id: string, gap: number): Run => ({ ...first, id, courses: [newCourse('link', { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })] }); // prettier-ignore
     const gap = pitchGap(link as never)!;
     const before = {
       ...causeway(),
@@ -131,7 +131,7 @@ describe('finishes', () => {
     const thicker = { ...link, bar: link.bar * 1.5 } as never;
     const { runs } = setMaker(before, 'link', thicker);
     const gapOf = (run: Run) => (firstCourse(run).laying.rule as { gap: number }).gap;
-    expect(gapOf(runs[0]!)).toBeCloseTo(-2 * link.bar * 1.5, 6);
-    expect(gapOf(runs[1]!)).toBe(0.5);
+    expect(gapOf(runs[0])).toBeCloseTo(-2 * link.bar * 1.5, 6);
+    expect(gapOf(runs[1])).toBe(0.5);
   });
 });

@@ -2,7 +2,7 @@ import { middleOf, transformPoints } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { LaneSpec, ShapeSpec } from '../../core/shape/shape-spec';
-import { laysSegment, type Path, type Project, type Segment } from '../schema';
+import { laysSegment, type Project, type Segment } from '../schema';
 import { changeCurve } from './paths';
 import { addAlike, changeRun } from './runs';
 import { addSegment } from './segments';
@@ -40,7 +40,7 @@ export function addMirrored(
   const added = addAlike(withSegments, id, ids.run, {
     id: ids.path,
     name: `${path.name.slice(0, 180)}, mirrored`,
-    curve: mirrored as Path['curve'],
+    curve: mirrored,
   });
   const courses = run.courses.map((course) => ({
     ...course,
@@ -60,7 +60,7 @@ function mirroredSegment(segment: Segment, id: string): Segment {
 
 /** What turns or lies to a side does so the other way. */
 function mirroredShape(shape: ShapeSpec, axis: MirrorAxis): ShapeSpec {
-  const up = shape.frames.up.map((v, c) => (v === 0 ? 0 : v * ACROSS[axis][c]!)) as unknown as Vec3;
+  const up = shape.frames.up.map((v, c) => (v === 0 ? 0 : v * ACROSS[axis][c])) as unknown as Vec3;
   const { roll, offsetSide, ...lanes } = shape.lanes ?? {};
   const other = (lane: LaneSpec) => ({
     ...lane,

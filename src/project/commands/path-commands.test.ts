@@ -47,17 +47,17 @@ describe('cutting a path', () => {
       'Causeway, part 2',
       'Kerb drain, part 2',
     ]);
-    const second = cut.runs[2]!;
-    expect(second).toMatchObject({ courses: project.runs[0]!.courses, reach: { from: null, to: null } });
+    const second = cut.runs[2];
+    expect(second).toMatchObject({ courses: project.runs[0].courses, reach: { from: null, to: null } });
     expect(curveOf(cut).points).toHaveLength(4);
-    expect(curveOf(cut, second.path).points[0]!.position).toEqual(curveOf(cut).points[3]!.position);
+    expect(curveOf(cut, second.path).points[0].position).toEqual(curveOf(cut).points[3].position);
     expect(projectSchema.safeParse(cut).success).toBe(true);
   });
 
   it('keeps every run on what it reached of it', () => {
     const reaching = (from: number | null, to: number | null) => {
       const project = setStep(causeway(), 'causeway', 'reach', { from, to });
-      const cutAt = tableOf(compiled(curveOf(project)), 'upright').pointStations[3]!;
+      const cutAt = tableOf(compiled(curveOf(project)), 'upright').pointStations[3];
       const cut = splitPath(project, PATH, 3, ids())!;
       const mine = cut.runs.filter(({ name }) => name.startsWith('Causeway'));
       return mine.map(({ path, reach }) => {
@@ -76,7 +76,7 @@ describe('cutting a path', () => {
     const project = setStep(causeway(), 'causeway', 'reach', { from: 10, to: null });
     const length = tableOf(compiled(curveOf(project)), 'upright').length;
     const reversed = reverse(project, PATH);
-    expect(reversed.runs[0]!.reach).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
+    expect(reversed.runs[0].reach).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
     expect(reverse(reversed, PATH)).toEqual(project);
   });
 
@@ -92,7 +92,7 @@ describe('cutting a path', () => {
   it('is taken back by joining, and the runs of the joined path go', () => {
     const project = causeway();
     const cut = splitPath(project, PATH, 3, ids())!;
-    const joined = joinPath(cut, PATH, cut.paths[1]!.id)!;
+    const joined = joinPath(cut, PATH, cut.paths[1].id)!;
     expect(joined.runs.map(({ name }) => name)).toEqual(['Causeway', 'Kerb drain']);
     expect(curveOf(joined).points.map(({ position }) => position)).toEqual(curveOf(project).points.map(({ position }) => position)); // prettier-ignore
     expect(joinPath(cut, PATH, 'no such path')).toBeUndefined();
@@ -131,16 +131,16 @@ describe('ends and points', () => {
   it('move together and leave the others', () => {
     const moved = curveOf(transform(causeway(), PATH, [2, 3], { kind: 'move', by: [0, 1, 0] })).points;
     const before = curveOf(causeway()).points;
-    expect(moved.map(({ position }, i) => position[1] - before[i]!.position[1])).toEqual([0, 0, 1, 1, 0, 0, 0, 0]);
+    expect(moved.map(({ position }, i) => position[1] - before[i].position[1])).toEqual([0, 0, 1, 1, 0, 0, 0, 0]);
   });
 
   it('have handles that go their own ways once they are broken', () => {
     const handles = changeCurve(causeway(), PATH, (curve) => ({ ...curve, kind: 'handles' }));
     const held = setPoint(handles, PATH, 2, { handleIn: [-1, 0, 0], handleOut: [1, 0, 0], broken: true });
-    const moved = curveOf(moveHandle(held, PATH, 2, 'handleOut', [0, 0, 3])).points[2]!;
+    const moved = curveOf(moveHandle(held, PATH, 2, 'handleOut', [0, 0, 3])).points[2];
     expect(moved).toMatchObject({ handleIn: [-1, 0, 0], handleOut: [0, 0, 3] });
     const joined = curveOf(moveHandle(setPoint(held, PATH, 2, { broken: undefined }), PATH, 2, 'handleOut', [0, 0, 3]));
-    expect(joined.points[2]!.handleIn![2]).toBeCloseTo(-1, 12);
+    expect(joined.points[2].handleIn![2]).toBeCloseTo(-1, 12);
   });
 });
 
@@ -153,7 +153,7 @@ describe('guides', () => {
     expect(changeGuide(sitting, 'g', { clearance: 2 }).guides[0]).toMatchObject({ name: 'Pier', clearance: 2 });
     const gone = deleteGuide(sitting, 'g');
     expect(gone.guides).toEqual([]);
-    expect(gone.runs[0]!.shape.frames).toEqual({ rule: 'sitOnGuide', up: [0, 1, 0] });
+    expect(gone.runs[0].shape.frames).toEqual({ rule: 'sitOnGuide', up: [0, 1, 0] });
     expect(gone.runs[1]).toBe(sitting.runs[1]);
   });
 

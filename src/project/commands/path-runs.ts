@@ -20,7 +20,7 @@ const withReach = (run: Run, from: number | null, to: number | null): Run => ({
 export function reverse(project: Project, id: string): Project {
   const path = project.paths.find((p) => p.id === id);
   if (!path) return project;
-  const length = lengthOf(path.curve as CurveSpec);
+  const length = lengthOf(path.curve);
   const other = (station: number | null) => (station === null ? null : Math.max(toNanometres(length - station), 0));
   const turned = changeCurve(project, id, reversePath);
   return {
@@ -38,12 +38,12 @@ export function reverse(project: Project, id: string): Project {
  */
 export function splitPath(project: Project, id: string, i: number, newId: () => string): Project | undefined {
   const path = project.paths.find((p) => p.id === id);
-  const parts = path && splitAt(path.curve as CurveSpec, i);
+  const parts = path && splitAt(path.curve, i);
   if (!parts) return undefined;
-  const first = changeCurve(project, id, () => parts[0]!);
+  const first = changeCurve(project, id, () => parts[0]);
   if (!parts[1]) return first;
   const second = newId();
-  const cutAt = lengthOf(parts[0]!);
+  const cutAt = lengthOf(parts[0]);
   const copies: Run[] = [];
   const runs = first.runs.map((run) => {
     if (run.path !== id) return run;

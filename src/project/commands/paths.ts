@@ -16,7 +16,7 @@ export const addPath = (project: Project, path: Path): Project => ({ ...project,
 export function changeCurve(project: Project, id: string, change: (curve: CurveSpec) => CurveSpec): Project {
   const path = project.paths.find((p) => p.id === id);
   if (!path) return project;
-  const curve = change(path.curve as CurveSpec) as Path['curve'];
+  const curve = change(path.curve) as Path['curve'];
   if (curve === path.curve || !fitsPath(curve.points)) return project;
   return { ...project, paths: project.paths.map((p) => (p.id === id ? { ...p, curve } : p)) };
 }
@@ -47,7 +47,7 @@ export function moveHandle(
 ): Project {
   const other = which === 'handleIn' ? 'handleOut' : 'handleIn';
   return changeCurve(project, id, (curve) => {
-    const point = curve.points[i]!;
+    const point = curve.points[i];
     const to = point.kept ? alongOwn(point[which], asked) : asked;
     const l = Math.hypot(...to);
     const kept = point[other] ? Math.hypot(...point[other]) : l;
@@ -106,7 +106,7 @@ function changedOr(project: Project, id: string, change: (curve: CurveSpec) => C
 /** Joins another path to this one; the runs that followed it go, for this path's runs go on there. */
 export function joinPath(project: Project, id: string, otherId: string): Project | undefined {
   const other = project.paths.find((p) => p.id === otherId);
-  const joined = other && changedOr(project, id, (curve) => joinPaths(curve, other.curve as CurveSpec));
+  const joined = other && changedOr(project, id, (curve) => joinPaths(curve, other.curve));
   if (!joined) return undefined;
   const runs = joined.runs.filter((run) => run.path !== otherId);
   return {

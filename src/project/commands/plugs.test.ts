@@ -23,13 +23,13 @@ const KINDS = CURVE_KINDS.filter(({ group }) => group === 'points').map(({ kind 
 const plugged = (kind: CurveSpec['kind'] = 'smooth'): Project => {
   const path = { id: 'hose', name: 'Hose', curve: pathOf(kind, BEND, false, 0.4) as Path['curve'] };
   const project = { ...emptyProject('Plugs'), paths: [path], guides: [socket] };
-  return plugEnd(project, 'hose', 'end', mouthsBeside(project, 'hose')[0]!)!;
+  return plugEnd(project, 'hose', 'end', mouthsBeside(project, 'hose')[0])!;
 };
 const curveOf = (project: Project, id = 'hose') => project.paths.find((p) => p.id === id)!.curve as CurveSpec;
 const edited = (project: Project, change: (p: Project) => Project) => holdPlugs(project, change(project));
 /** How far the end is from its mouth, and from going straight in. */
 function off(project: Project): [number, number] {
-  const mouth = mouthOf(project.guides[0]!);
+  const mouth = mouthOf(project.guides[0]);
   const end = endOf(curveOf(project), 'end')!;
   return [distance(end.position, mouth.position), distance(end.direction, scale(mouth.direction, -1))];
 }
@@ -40,7 +40,7 @@ describe.each(KINDS)('a plugged end of a path of kind %s', (kind) => {
     const n = curveOf(project).points.length;
     for (let step = 0; step < 12; step++) {
       const i = n - 2 - (step % 2);
-      const [x, y, z] = curveOf(project).points[i]!.position;
+      const [x, y, z] = curveOf(project).points[i].position;
       project = edited(project, (p) => movePoint(p, 'hose', i, [x + 0.02, y - 0.01, z + 0.015]));
       const [away, askew] = off(project);
       expect(away).toBeLessThan(1e-9);
@@ -56,26 +56,26 @@ describe.each(KINDS)('a plugged end of a path of kind %s', (kind) => {
     expect(off(moved)[1]).toBeLessThan(1e-5);
     const last = curveOf(moved).points.length - 1;
     const away = edited(moved, (p) => movePoint(p, 'hose', last, [20, 0, 0]));
-    expect(curveOf(away).points[last]!.position).toEqual([20, 0, 0]);
-    expect(away.paths[0]!.plugs).toBeUndefined();
+    expect(curveOf(away).points[last].position).toEqual([20, 0, 0]);
+    expect(away.paths[0].plugs).toBeUndefined();
   });
 });
 
 describe('what was said of ends', () => {
   it('turns round with the path, and goes with its socket', () => {
     const turned = edited(plugged(), (p) => reverse(p, 'hose'));
-    expect(turned.paths[0]!.plugs).toEqual({ start: { guide: 'socket' } });
+    expect(turned.paths[0].plugs).toEqual({ start: { guide: 'socket' } });
     const gone = edited(turned, (p) => deleteGuide(p, 'socket'));
-    expect(gone.paths[0]!.plugs).toBeUndefined();
+    expect(gone.paths[0].plugs).toBeUndefined();
     const closed = edited(plugged(), (p) => changeCurve(p, 'hose', (curve) => ({ ...curve, closed: true })));
-    expect(closed.paths[0]!.plugs).toBeUndefined();
+    expect(closed.paths[0].plugs).toBeUndefined();
     const released = releaseEnd(plugged(), 'hose', 'end');
-    expect(released.paths[0]!.plugs).toBeUndefined();
+    expect(released.paths[0].plugs).toBeUndefined();
   });
 
   it('leads along paths that are plugged into paths', () => {
     const first = plugged();
-    const next: Path = { id: 'next', name: 'Next', curve: pathOf('smooth', [[0, 5, 0], [-3, 5, 2], [-8, 4, 0]], false, 0) as Path['curve'] }; // prettier-ignore
+    const next: Path = { id: 'next', name: 'Next', curve: pathOf('smooth', [[0, 5, 0], [-3, 5, 2], [-8, 4, 0]], false, 0) }; // prettier-ignore
     const two = { ...first, paths: [...first.paths, next] };
     const start = mouthsBeside(two, 'next').find(({ name }) => name === 'start of Hose')!;
     const both = plugEnd(two, 'next', 'start', start)!;
@@ -87,7 +87,7 @@ describe('what was said of ends', () => {
     const path = { id: 'hose', name: 'Hose', curve: pathOf(kind, BEND, false, 0.2) as Path['curve'] };
     let project: Project = makeEndStraight({ ...emptyProject('Ends'), paths: [path] }, 'hose', 'start', 'level', 1)!;
     const isLevel = () => expect(Math.abs(endOf(curveOf(project), 'start')!.direction[1])).toBeLessThan(1e-9);
-    const leg = () => distance(curveOf(project).points[0]!.position, curveOf(project).points[1]!.position);
+    const leg = () => distance(curveOf(project).points[0].position, curveOf(project).points[1].position);
     expect(isEndKept(curveOf(project), 'start')).toBe(true);
     const before = leg();
     project = movePoint(project, 'hose', 2, [5, 3, -1]);

@@ -37,7 +37,7 @@ export function mouthsBeside(project: Project, path: string): readonly Mouth[] {
       .filter(({ id, curve }) => id !== path && !curve.closed)
       .flatMap(({ id, name, curve }) =>
         BOTH.flatMap((end) => {
-          const place = keptEnd(curve as CurveSpec, end);
+          const place = keptEnd(curve, end);
           return place ? [{ ...place, name: `${end} of ${name}`, plug: { path: id, end } }] : [];
         }),
       ),
@@ -51,7 +51,7 @@ function mouthAt({ guides, paths }: Project, plug: Plug): EndPlace | undefined {
     return guide && mouthOf(guide);
   }
   const path = paths.find(({ id }) => id === plug.path);
-  return path && keptEnd(path.curve as CurveSpec, plug.end);
+  return path && keptEnd(path.curve, plug.end);
 }
 
 /** Plugs an end in, to stay; undefined where the path has no such end. */
@@ -65,7 +65,7 @@ export function plugEnd(
   const spec = path?.curve as CurveSpec | undefined;
   const curve = spec && plugIn(isEndKept(spec, end) ? letEndGo(spec, end) : spec, end, mouth);
   if (!path || !curve) return undefined;
-  const plugged: Path = { ...path, curve: curve as Path['curve'] };
+  const plugged: Path = { ...path, curve: curve };
   return withPath(project, mouth.plug ? { ...plugged, plugs: { ...path.plugs, [end]: mouth.plug } } : plugged);
 }
 
@@ -73,7 +73,7 @@ export function plugEnd(
 export function releaseEnd(project: Project, id: string, end: PathEnd): Project {
   const path = project.paths.find((p) => p.id === id);
   if (!path) return project;
-  const curve = letEndGo(path.curve as CurveSpec, end) as Path['curve'];
+  const curve = letEndGo(path.curve, end) as Path['curve'];
   return withPath(project, withoutPlug({ ...path, curve }, end));
 }
 
@@ -101,7 +101,7 @@ function heldPath(before: Project, project: Project, path: Path): Path {
     const plug = now.plugs?.[end];
     if (!plug) return now;
     const mouth = mouthAt(project, plug);
-    const place = keptEnd(now.curve as CurveSpec, end);
+    const place = keptEnd(now.curve, end);
     if (!mouth || !place) return withoutPlug(now, end);
     const isThere = distance(place.position, mouth.position) < SAME_PLACE;
     const isRight =
@@ -110,8 +110,8 @@ function heldPath(before: Project, project: Project, path: Path): Path {
     const was = old?.plugs?.[end] && mouthAt(before, plug);
     const mouthStayed = was && distance(was.position, mouth.position) < SAME_PLACE;
     if (!isThere && mouthStayed) return withoutPlug(now, end);
-    const curve = plugIn(now.curve as CurveSpec, end, mouth);
-    return curve ? { ...now, curve: curve as Path['curve'] } : withoutPlug(now, end);
+    const curve = plugIn(now.curve, end, mouth);
+    return curve ? { ...now, curve: curve } : withoutPlug(now, end);
   }, path);
 }
 

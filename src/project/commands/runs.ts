@@ -36,7 +36,7 @@ export function setCourse(project: Project, id: string, change: Partial<Course>)
 /** Changes part of how the first course of a run is laid. */
 export function setLaying(project: Project, id: string, change: Partial<LayingSpec>): Project {
   const run = project.runs.find((r) => r.id === id);
-  return run ? setCourse(project, id, { laying: { ...run.courses[0]!.laying, ...change } }) : project;
+  return run ? setCourse(project, id, { laying: { ...run.courses[0].laying, ...change } }) : project;
 }
 
 /** Lays the first course of a run by a rule as it begins, or with its options as they are. */
@@ -59,7 +59,7 @@ export function moveRun(project: Project, id: string, to: string): Project {
   const [from, at] = [id, to].map((wanted) => project.runs.findIndex((run) => run.id === wanted)) as [number, number];
   if (from < 0 || at < 0 || from === at) return project;
   const runs = project.runs.filter((run) => run.id !== id);
-  return { ...project, runs: [...runs.slice(0, at), project.runs[from]!, ...runs.slice(at)] };
+  return { ...project, runs: [...runs.slice(0, at), project.runs[from], ...runs.slice(at)] };
 }
 
 /** A name of its own: `name`, or with the next free number behind it. */
@@ -76,7 +76,7 @@ export function freeName(project: Project, name: string): string {
 export function addAlike(project: Project, id: string, newRun: string, path?: Path): Project {
   const at = project.runs.findIndex((run) => run.id === id);
   if (at < 0) return project;
-  const like = project.runs[at]!;
+  const like = project.runs[at];
   const reach = path ? { from: null, to: null } : like.reach;
   const run: Run = { ...like, id: newRun, name: freeName(project, like.name), path: path?.id ?? like.path, reach };
   return {

@@ -20,9 +20,7 @@ export function makerLike(kind: MakerName, before: Readonly<Record<string, unkno
   return Object.keys(defaults as object).reduce((spec, key) => {
     if (key === 'kind' || before[key] === undefined) return spec;
     const read = schema.safeParse({ ...spec, [key]: before[key] });
-    return read.success && maker(kind).problem?.(read.data as MakerSpec) === undefined
-      ? (read.data as MakerSpec)
-      : spec;
+    return read.success && maker(kind).problem?.(read.data) === undefined ? (read.data as MakerSpec) : spec;
   }, defaults as MakerSpec);
 }
 
@@ -40,11 +38,11 @@ export function renameAlong(project: Project, segment: string, before: string, a
 /** Gives a made segment other numbers or another maker; a name that only said the maker follows, and a gap that only kept its pitch. */
 export function setMaker(project: Project, id: string, spec: MakerSpec): Project {
   const segment = project.segments.find((s) => s.id === id);
-  const before = segment?.source.from === 'maker' ? maker(segment.source.spec.kind as MakerName).label : undefined;
+  const before = segment?.source.from === 'maker' ? maker(segment.source.spec.kind).label : undefined;
   const name = segment?.name === before ? { name: maker(spec.kind).label } : {};
   const named = before === undefined ? project : renameAlong(project, id, before, maker(spec.kind).label);
   const changed = changeSegment(named, id, { source: { from: 'maker', spec }, ...name });
-  const gapBefore = segment?.source.from === 'maker' ? (pitchGap(segment.source.spec as MakerSpec) ?? 0) : 0;
+  const gapBefore = segment?.source.from === 'maker' ? (pitchGap(segment.source.spec) ?? 0) : 0;
   const gap = pitchGap(spec) ?? 0;
   if (gap === gapBefore) return changed;
   const followed = (course: Course): Course => {

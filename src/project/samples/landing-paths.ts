@@ -79,7 +79,7 @@ export const HONEYSUCKLE: CurveSpec = {
   closed: false,
   points: (wound.ok ? wound.value : []).map((point, i, all) => {
     const end = i === 0 ? 0 : i === all.length - 1 ? 1 : undefined;
-    return end === undefined ? point : { ...point, gauge: GAUGES[end]! };
+    return end === undefined ? point : { ...point, gauge: GAUGES[end] };
   }),
 };
 

@@ -1,5 +1,5 @@
 import type { CurveSpec } from '../../core/curve/registry';
-import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-mesh';
+import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import type { MakerName, MakerSpec } from '../../core/segment/registry';
 import type { FinishSpec } from '../../core/segment/finish/finish-spec';
 import type { PatternName } from '../../core/segment/finish/registry';
@@ -179,7 +179,7 @@ const segmentOf = ({ id, spec, prepare, finishes = [] }: Sample): Segment => ({
 const pathOf = ({ id, name, curve }: Sample): Path => ({
   id: `${id}-path`,
   name: `${name} path`,
-  curve: curve as Path['curve'],
+  curve: curve,
 });
 
 const runOf = ({ id, name, spec, laying, frames = JOB_DEFAULTS.shape.frames }: Sample): Run => ({
@@ -222,7 +222,7 @@ export const causeway = (): Project => ({
     {
       id: 'causeway-line',
       name: 'Causeway line',
-      curve: CAUSEWAY as Path['curve'],
+      curve: CAUSEWAY,
     },
   ],
   runs: [

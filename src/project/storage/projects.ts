@@ -29,7 +29,7 @@ function shelfItem(stored: StoredProject): ShelfItem {
     savedAt: Number(savedAt) || 0,
     name: typeof name === 'string' ? name : id,
     runs: 0,
-    problem: read.problems[0]!,
+    problem: read.problems[0],
   };
 }
 

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { causeway } from '../samples';
 import { FakeLocks } from '../testing/fake-locks';
+import { documentOf } from '../testing/version-1';
 import { emptyProject, type Project } from '../schema';
 import { PREPARE_DEFAULTS } from '../../core/segment/segment-spec';
 import { unwrap } from '../../core/testing/runs';
@@ -80,6 +81,18 @@ describe('projects in the browser', () => {
     expect(await claimProject(id, 'me')).toMatchObject({ ok: false });
     expect(await listProjects()).toMatchObject([{ id, name: name ?? id, problem: { code } }]);
     expect(await rawProject(id)).toEqual(broken);
+  });
+
+  it('of an older version are brought up as they are opened, and written over by no reading', async () => {
+    const { id, ...rest } = await createProject(emptyProject('Old'));
+    const old = { id, ...rest, project: documentOf('Old') } as never;
+    await restoreProject(old);
+    expect(await listProjects()).toMatchObject([{ id, name: 'Old', runs: 1 }]);
+    const { project } = unwrap(await loadProject(id));
+    expect(project).toMatchObject({ version: 2, runs: [{ shape: { turns: 2 }, courses: [{ segment: 's' }] }] });
+    expect(await rawProject(id)).toEqual(old);
+    await claimProject(id, 'me');
+    expect(unwrap(await loadProject(id)).project).toEqual(project);
   });
 
   it('come back after they were deleted', async () => {

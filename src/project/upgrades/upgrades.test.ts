@@ -2,47 +2,11 @@ import { unwrap } from '../../core/testing/runs';
 import { parseProjectValue } from '../project-file';
 import { projectSchema } from '../schema';
 import { saltgrassLanding } from '../samples';
+import { fileOf, runOf } from '../testing/version-1';
 import { upgrade } from '.';
 
-/** A run as version 1 wrote it. */
-const runOf = (laying: object, bending: object = {}, motion: object = {}) => ({
-  id: 'r',
-  name: 'Causeway',
-  visible: true,
-  segment: 's',
-  path: 'p',
-  laying: { rule: 'fillStretch', count: 10, gap: 0.2, from: 3, to: null, ...laying },
-  bending: {
-    frames: { rule: 'upright', up: [0, 1, 0] },
-    ...{
-      roll: 0.3,
-      turns: 2,
-      gauge: 1.5,
-      lift: 0.1,
-      pastEnd: 'trim',
-      slicing: { by: 'rows', rows: 4 },
-      tolerance: 0.002,
-    },
-    ...bending,
-  },
-  motion: { growth: 'stretchOut', seconds: 6, ...motion },
-  setAside: ['steepPath'],
-});
-const fileOf = (run: unknown) => ({
-  project: {
-    ...{ format: 'rattan-project', version: 1, name: 'Old' },
-    segments: saltgrassLanding()
-      .segments.slice(0, 1)
-      .map((segment) => ({ ...segment, id: 's' })),
-    paths: saltgrassLanding()
-      .paths.slice(0, 1)
-      .map((path) => ({ ...path, id: 'p' })),
-    ...{ runs: [run], guides: [] },
-  },
-  assets: {},
-});
 const opened = async (laying: object, bending: object = {}, motion: object = {}) =>
-  unwrap(await parseProjectValue(fileOf(runOf(laying, bending, motion)))).project.runs[0]!;
+  unwrap(await parseProjectValue(fileOf(runOf(laying, bending, motion)))).project.runs[0];
 
 describe('a project of version 1', () => {
   it('keeps everything that it said, each in its new place', async () => {
@@ -76,8 +40,8 @@ describe('a project of version 1', () => {
     ],
   ])('takes over of a rule what that uses: %j', async (laying, rule) => {
     const run = await opened(laying);
-    expect(run.courses[0]!.laying.rule).toEqual(rule);
-    expect(run.courses[0]!.laying.variation).toEqual({ tint: 0, shift: 0, seed: 1 });
+    expect(run.courses[0].laying.rule).toEqual(rule);
+    expect(run.courses[0].laying.variation).toEqual({ tint: 0, shift: 0, seed: 1 });
   });
 
   it('that does not move has no seconds', async () => {

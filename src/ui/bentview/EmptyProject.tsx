@@ -3,19 +3,21 @@
 import DrawOutlined from '@mui/icons-material/DrawOutlined';
 import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
 import { Box, Button, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
-import { saltgrassLanding } from '../../project/samples';
 import { BringButton } from '../fields/BringButton';
-import { useApp, useSet } from '../state/app-context';
+import { useApp, useNotify, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment, isSideInDoubt } from '../state/brought-segment';
-import { tell } from '../state/tell';
 import { useNewRun } from '../state/use-new-run';
 
 /** What an empty project offers: three things to do. */
 export function EmptyProject() {
-  const { keeper } = useApp();
+  const notify = useNotify();
+  const { keeper, tell } = useApp();
   const set = useSet();
   const { addMade, addRunOf } = useNewRun();
+  const openSample = async () => {
+    const { saltgrassLanding } = await import('../../project/samples');
+    tell.problems(await keeper.create(saltgrassLanding()));
+  };
   return (
     <Box sx={{ position: 'absolute', inset: 0, display: 'grid', placeItems: 'center', pointerEvents: 'none' }}>
       <Box
@@ -48,14 +50,14 @@ export function EmptyProject() {
           onBrought={(mesh) => {
             addRunOf(broughtSegment(mesh));
             if (isSideInDoubt(mesh)) set({ dialog: 'prepare' });
-            enqueueSnackbar(arrivalWords(mesh), { variant: 'info' });
+            notify(arrivalWords(mesh));
           }}
         />
         <Button
           variant="outlined"
           color="secondary"
           startIcon={<LandscapeOutlined />}
-          onClick={() => void keeper.create(saltgrassLanding()).then(tell)}
+          onClick={() => void openSample()}
         >
           Open the sample
         </Button>

@@ -16,14 +16,14 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
     const { line, ups, sides, stations, length } = path;
     const teeth: number[] = [];
     for (let [i, due] = [0, 0]; i < stations.length; i++) {
-      if (stations[i]! < due) continue;
-      due = Math.max(due + length / MOST_TEETH, stations[i]!);
+      if (stations[i] < due) continue;
+      due = Math.max(due + length / MOST_TEETH, stations[i]);
       for (const [directions, long] of [
         [ups, 1],
         [sides, 0.4],
       ] as const) {
         for (const far of [0, long * size])
-          for (let c = 0; c < 3; c++) teeth.push(line[i * 3 + c]! - line[c]! + directions[i * 3 + c]! * far);
+          for (let c = 0; c < 3; c++) teeth.push(line[i * 3 + c] - line[c] + directions[i * 3 + c] * far);
       }
     }
     const built = new BufferGeometry();
@@ -38,7 +38,7 @@ export function FrameComb({ path, size, colour }: { path: PathView; size: number
     <lineSegments
       userData={MOVES}
       geometry={geometry}
-      position={[path.line[0]!, path.line[1]!, path.line[2]!]}
+      position={[path.line[0], path.line[1], path.line[2]]}
       renderOrder={11}
     >
       <lineBasicMaterial color={colour} depthTest={false} transparent opacity={0.8} toneMapped={false} />

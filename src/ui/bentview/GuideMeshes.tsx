@@ -5,7 +5,6 @@ import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
 import { useThree } from '@react-three/fiber';
 import { buildGuide } from '../../core/guides/build-guide';
 import type { GuideMesh } from '../../core/guides/guide-body';
-import { snapPlaces } from '../../core/guides/snap-places';
 import type { Guide } from '../../project/schema';
 import type { GuideView } from '../../engine/compute-api';
 import { useApp, useProject, useSession } from '../state/app-context';
@@ -14,6 +13,9 @@ import type { Viewport } from './viewport';
 
 /** Guides of more triangles are asked for the place under the pointer through a hierarchy. */
 const MANY = 5000;
+
+/** Read with the first guide: most projects have none. */
+const findMiddles = async (mesh: GuideMesh) => (await import('../../core/guides/snap-places')).snapPlaces(mesh);
 
 /** The guides of the project, pale; the chosen one stands out. */
 export function GuideMeshes(props: { viewport: Viewport; colour: string; chosenColour: string }) {
@@ -55,8 +57,12 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
     return () => geometry.dispose();
   }, [geometry, invalidate]);
   useEffect(() => {
-    viewport.setMiddles(guide.id, mesh && snapPlaces(mesh));
-    return () => viewport.setMiddles(guide.id, undefined);
+    let isLive = true;
+    if (mesh) void findMiddles(mesh).then((middles) => isLive && viewport.setMiddles(guide.id, middles));
+    return () => {
+      isLive = false;
+      viewport.setMiddles(guide.id, undefined);
+    };
   }, [viewport, guide.id, mesh]);
   if (!mesh) return null;
   return (

@@ -19,7 +19,7 @@ export interface PathLineProps {
 /** The path of a run as a line drawn over everything. `line` = flat xyz samples. */
 export function PathLine({ line, colour, casing }: PathLineProps) {
   // From its own start, so that it is as fine far from the origin as near it.
-  const points = useMemo(() => Float32Array.from(line, (value, i) => value - line[i % 3]!), [line]);
+  const points = useMemo(() => Float32Array.from(line, (value, i) => value - line[i % 3]), [line]);
   if (points.length < 6) return null;
   const [x, y, z] = line as unknown as [number, number, number];
   return (

@@ -61,7 +61,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
       : snap(to, { viewport, project, snapping, path: path.id, chosen: now, x: at.x, y: at.y });
     caught.current = snapped;
     if (now.length < 2) return edit((p) => movePoint(p, path.id, i, snapped.place));
-    const from = project.paths.find(({ id }) => id === path.id)!.curve.points[i]!.position;
+    const from = project.paths.find(({ id }) => id === path.id)!.curve.points[i].position;
     edit((p) => transform(p, path.id, now, { kind: 'move', by: sub(snapped.place, from) }));
   };
   const finish = (i: number, hasMoved: boolean) => {
@@ -87,7 +87,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
   const point = selected === undefined ? undefined : curve.points[selected];
   const { uses } = curveKind(curve);
   const hasHandles = point && chosen.length === 1 && uses.handles && (!uses.manners || point.as === 'handles');
-  const shownHandles = hasHandles ? handlePlaces(curve, selected!) : [];
+  const shownHandles = hasHandles ? handlePlaces(curve, selected) : [];
   return (
     <>
       {point && <HandleLines viewport={viewport} from={point.position} to={shownHandles.map(({ place }) => place)} />}
@@ -97,12 +97,12 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
           viewport={viewport}
           view={view}
           shape="handle"
-          label={`${which === 'handleIn' ? 'Handle before' : 'Handle after'} point ${selected! + 1}`}
+          label={`${which === 'handleIn' ? 'Handle before' : 'Handle after'} point ${selected + 1}`}
           place={place}
           isSelected={false}
           on={{
             select: () => {},
-            move: (to) => edit((project) => moveHandle(project, path.id, selected!, which, sub(to, point!.position))),
+            move: (to) => edit((project) => moveHandle(project, path.id, selected, which, sub(to, point!.position))),
             begin,
             end,
           }}
@@ -110,7 +110,7 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
       ))}
       {chosen.length > 1 && <SeveralPoints viewport={viewport} path={path} chosen={chosen} />}
       {shown.map((i) => {
-        const { position } = curve.points[i]!;
+        const { position } = curve.points[i];
         const station = stations?.[i];
         return (
           <PathPointDisc
@@ -146,9 +146,9 @@ export function PathOverlay({ viewport, path }: { viewport: Viewport; path: Path
 /** Where the handles of a point lie; one that is not set points a third of the way to its neighbour. */
 function handlePlaces({ points, closed }: CurveSpec, i: number): { which: 'handleIn' | 'handleOut'; place: Vec3 }[] {
   const n = points.length;
-  const { position, handleIn, handleOut } = points[i]!;
+  const { position, handleIn, handleOut } = points[i];
   const third = (other: number): Vec3 => {
-    const d = sub(points[other]!.position, position);
+    const d = sub(points[other].position, position);
     return [d[0] / 3, d[1] / 3, d[2] / 3];
   };
   return [

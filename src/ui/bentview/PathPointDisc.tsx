@@ -64,7 +64,7 @@ export function PathPointDisc({
   const size = SIZES[shape];
   return (
     <>
-      {isDragged && held > 0 && <HoldLine viewport={viewport} place={place} hold={holds[held]!} />}
+      {isDragged && held > 0 && <HoldLine viewport={viewport} place={place} hold={holds[held]} />}
       <Box
         ref={ref}
         sx={{

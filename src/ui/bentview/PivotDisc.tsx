@@ -1,6 +1,5 @@
 'use client';
 
-import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Path } from '../../project/schema';
 import { useApp, useSession, useSet } from '../state/app-context';
@@ -17,7 +16,7 @@ export function PivotDisc({ viewport, path }: { viewport: Viewport; path: Path }
   const { document, session } = useApp();
   const view = useSession((s) => s.view);
   const set = useSet();
-  const { pivot, place } = usePivot(path.curve as CurveSpec);
+  const { pivot, place } = usePivot(path.curve);
   if (pivot !== 'own') return null;
   const move = (to: Vec3, { isExact, x, y }: DragAt) => {
     const { project } = document.getState();

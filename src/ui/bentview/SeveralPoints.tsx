@@ -18,7 +18,7 @@ export function SeveralPoints(props: { viewport: Viewport; path: Path; chosen: r
   const view = useSession((s) => s.view);
   const edit = useEdit();
   const { begin, end } = useGesture();
-  const { middle } = usePivot(path.curve as CurveSpec);
+  const { middle } = usePivot(path.curve);
   const moveMiddle = (to: Vec3) => {
     const { project } = document.getState();
     const now = project.paths.find(({ id }) => id === path.id)!.curve as CurveSpec;

@@ -34,8 +34,8 @@ export class CopyPicture {
   }
 
   draw(gl: WebGLRenderer, { texture, depthTexture }: WebGLRenderTarget): void {
-    this.#material.uniforms.colour!.value = texture;
-    this.#material.uniforms.depth!.value = depthTexture;
+    this.#material.uniforms.colour.value = texture;
+    this.#material.uniforms.depth.value = depthTexture;
     gl.render(this.#quad, this.#flat);
   }
 

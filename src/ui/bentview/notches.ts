@@ -8,5 +8,5 @@ const MOST_NOTCHES = 4;
 /** How many notches a turn of the wheel is, or a movement on a trackpad. */
 export function notches({ deltaY, deltaMode, ctrlKey }: Pick<WheelEvent, 'deltaY' | 'deltaMode' | 'ctrlKey'>): number {
   const isPinch = ctrlKey && deltaMode === 0 && Math.abs(deltaY) < 50;
-  return Math.min(Math.abs(deltaY) / (isPinch ? PINCH : PER_NOTCH[deltaMode]!), MOST_NOTCHES);
+  return Math.min(Math.abs(deltaY) / (isPinch ? PINCH : PER_NOTCH[deltaMode]), MOST_NOTCHES);
 }

@@ -41,17 +41,17 @@ export function previewPen(
   const arc = buildArcTable(drawn.value);
   const table = buildFrameTable(arc, { rule: 'leastTwist', up }, { intervals: SAMPLES });
   const stations = table.pointStations;
-  const leg = end === 'end' ? arc.length - stations[stations.length - 2]! : stations[1]!;
+  const leg = end === 'end' ? arc.length - stations[stations.length - 2] : stations[1];
   const bent = Math.min(BENT_ANEW + 1, stations.length - 1);
-  const [from, upTo] = end === 'end' ? [stations[stations.length - 1 - bent]!, arc.length] : [0, stations[bent]!];
+  const [from, upTo] = end === 'end' ? [stations[stations.length - 1 - bent], arc.length] : [0, stations[bent]];
   const total = near === spec ? arc.length : known + leg;
   const line: Vec3[] = [];
   table.stations.forEach((s, i) => {
     const at = i * FRAME_STRIDE;
-    if (s >= from && s <= upTo) line.push([table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!]);
+    if (s >= from && s <= upTo) line.push([table.frames[at], table.frames[at + 1], table.frames[at + 2]]);
   });
   const at = (end === 'end' ? table.stations.length - 1 : 0) * FRAME_STRIDE + FORWARD;
-  const outwards = scale([table.frames[at]!, table.frames[at + 1]!, table.frames[at + 2]!], end === 'end' ? 1 : -1);
+  const outwards = scale([table.frames[at], table.frames[at + 1], table.frames[at + 2]], end === 'end' ? 1 : -1);
   const footprint = footprintAt(to, outwards, up, Math.min(box.max[0] - box.min[0], leg), half);
   return { line, footprint, leg, total, radius: tightest(table, from, upTo).radius, needed: half };
 }

@@ -35,7 +35,7 @@ describe('previewPen', () => {
   it('shows what a segment covers, as wide as it is', () => {
     const corners = footprintAt([10, 0, 0], [1, 0, 0], [0, 1, 0], 4, 2);
     expect(corners.map(([x]) => x)).toEqual([10, 6, 6, 10]);
-    expect(Math.abs(corners[0]![2] - corners[3]![2])).toBeCloseTo(4, 12);
+    expect(Math.abs(corners[0][2] - corners[3][2])).toBeCloseTo(4, 12);
   });
 });
 
@@ -63,7 +63,7 @@ describe('a stroke', () => {
     ] as const) {
       // prettier-ignore
       const made = strokeOn(path, view, line, { from, to }, 0.02)!;
-      expect(made.points[0]!.position).toEqual([0, 0, 0]);
+      expect(made.points[0].position).toEqual([0, 0, 0]);
       expect(made.points.at(-1)!.position[0]).toBeCloseTo(14.75, 6);
     }
   });
@@ -71,7 +71,7 @@ describe('a stroke', () => {
   it('closes from end to end, redraws between two places, and is a path of its own elsewhere', () => {
     expect(strokeOn(path, view, places, { from: end, to: start }, 0.02)!.closed).toBe(true);
     const part = strokeOn(path, view, [[2, 0, 0], [4, 0, 1], [6, 0, 0]], { from: { station: 2 }, to: { station: 6 } }, 0.02)!; // prettier-ignore
-    expect(part.points[0]!.position).toEqual([0, 0, 0]);
+    expect(part.points[0].position).toEqual([0, 0, 0]);
     expect(part.points.at(-1)!.position).toEqual([10, 0, 0]);
     expect(strokeOn(path, view, places, { from: undefined, to: undefined }, 0.02)).toBeUndefined();
     expect(strokeOn(path, view, places, { from: { station: 4 }, to: undefined }, 0.02)).toBeUndefined();

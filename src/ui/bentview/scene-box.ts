@@ -34,7 +34,7 @@ export function sceneBox(results: readonly RunResult[], empty = EMPTY_SCENE): Sc
     if (positions.length > 0) places.push(add(box.min, origin), add(box.max, origin));
   }
   const extreme = (pick: (...values: number[]) => number, c: number) =>
-    places.reduce((v, p) => pick(v, p[c]!), places[0]![c]!);
+    places.reduce((v, p) => pick(v, p[c]), places[0][c]);
   const all = (pick: (...values: number[]) => number): Vec3 => [extreme(pick, 0), extreme(pick, 1), extreme(pick, 2)];
   return { min: all(Math.min), max: all(Math.max) };
 }
@@ -64,7 +64,7 @@ function placesAlong({ path, segment }: RunResult): readonly Vec3[] {
   const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
   const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
   for (let i = 0; i < line.length; i += stride) {
-    const [x, y, z] = [line[i]!, line[i + 1]!, line[i + 2]!];
+    const [x, y, z] = [line[i], line[i + 1], line[i + 2]];
     for (const dx of [-wide, wide])
       for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
   }

@@ -45,7 +45,7 @@ const at = (to: Vec3, change: { snapping?: Snapping; project?: Project; chosen?:
 };
 
 describe('what a dragged point catches on', () => {
-  const point = causeway().paths[0]!.curve.points[4]!.position;
+  const point = causeway().paths[0].curve.points[4].position;
   const near: Vec3 = [point[0] + 0.4, 0, point[2] - 0.5];
 
   it('is another point within some pixels, wherever that lies in height', () => {
@@ -60,7 +60,7 @@ describe('what a dragged point catches on', () => {
     const to: Vec3 = [10.3, 0, -5.2];
     const caught = at(to, { project });
     expect(caught).toMatchObject({ on: 'end', place: SOCKET.position });
-    caught.mouth!.direction.forEach((v, k) => expect(v).toBeCloseTo([1, 0, 0][k]!, 12));
+    caught.mouth!.direction.forEach((v, k) => expect(v).toBeCloseTo([1, 0, 0][k], 12));
     expect(at(to, { project, chosen: [2] }).on).toBeUndefined();
     expect(at(to, { project, chosen: [0, 1] }).on).toBeUndefined();
     expect(at(to, { project: { ...project, guides: [{ ...SOCKET, visible: false }] } }).on).toBeUndefined();
@@ -115,6 +115,6 @@ it('ends of other open paths and sockets can be plugged into, not closed paths',
   };
   const mouths = mouthsBeside(project, 'causeway-line');
   expect(mouths.map(({ name }) => name)).toEqual(['Lamp socket', 'start of Spur', 'end of Spur']);
-  expect(mouths[2]!.direction).toEqual([1, 0, 0]); // the way out: on from the end
-  expect(mouths[1]!.direction.map((v) => v + 0)).toEqual([-1, 0, 0]);
+  expect(mouths[2].direction).toEqual([1, 0, 0]); // the way out: on from the end
+  expect(mouths[1].direction.map((v) => v + 0)).toEqual([-1, 0, 0]);
 });

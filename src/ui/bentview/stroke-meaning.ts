@@ -55,6 +55,6 @@ export const strokeAlone = (places: readonly Vec3[], tolerance: number): CurveSp
 /** The stroke lifted evenly, so that it begins and ends as high as the path does there. */
 function levelled(places: readonly Vec3[], from: number, to: number): readonly Vec3[] {
   const last = places.length - 1;
-  const [a, b] = [from - places[0]![1], to - places[last]![1]];
+  const [a, b] = [from - places[0][1], to - places[last][1]];
   return places.map(([x, y, z], i): Vec3 => [x, y + a + ((b - a) * i) / last, z]);
 }

@@ -1,4 +1,3 @@
-import { enqueueSnackbar } from 'notistack';
 import { useRef, useState } from 'react';
 import type { CurveSpec } from '../../core/curve/registry';
 import { add, distance, scale, type Vec3 } from '../../core/math/vec3';
@@ -7,7 +6,7 @@ import { changeCurve } from '../../project/commands/paths';
 import { addAlike, freeName } from '../../project/commands/runs';
 import { newId } from '../../project/new-id';
 import type { Path, Run } from '../../project/schema';
-import { useApp } from '../state/app-context';
+import { useApp, useNotify } from '../state/app-context';
 import { dragTo } from './drag-plane';
 import { placeAt as onPath } from './nearest-station';
 import { strokeAlone, strokeOn, touchAt } from './stroke-meaning';
@@ -18,6 +17,7 @@ const FIT = 3;
 
 /** Drawing by hand: over the guide under the pointer, else on the ground or in the plane of the view. */
 export function useDrawing(viewport: Viewport) {
+  const notify = useNotify();
   const { document, session } = useApp();
   const stroke = useRef<{ readonly places: Vec3[]; readonly screen: { x: number; y: number }[] } | undefined>(
     undefined,
@@ -38,9 +38,9 @@ export function useDrawing(viewport: Viewport) {
   const go = (x: number, y: number) => {
     const current = stroke.current;
     if (!current) return;
-    const last = current.screen[current.screen.length - 1]!;
+    const last = current.screen[current.screen.length - 1];
     if (Math.hypot(x - last.x, y - last.y) < 2) return;
-    const place = placeAt(x, y, current.places[current.places.length - 1]!);
+    const place = placeAt(x, y, current.places[current.places.length - 1]);
     if (!place) return;
     current.places.push(place);
     current.screen.push({ x, y });
@@ -53,9 +53,7 @@ export function useDrawing(viewport: Viewport) {
     if (!run || !path || !current || current.places.length < 3) return;
     const { places, screen } = current;
     const tolerance = metresPerPixel(viewport, places) * FIT;
-    const [from, to] = [screen[0]!, screen[screen.length - 1]!].map(
-      ({ x, y }) => view && touchAt(viewport, view, x, y),
-    );
+    const [from, to] = [screen[0], screen[screen.length - 1]].map(({ x, y }) => view && touchAt(viewport, view, x, y));
     const spec = path.curve as CurveSpec;
     const isDrawn = spec.points.length > 1;
     const changed = isDrawn
@@ -64,8 +62,7 @@ export function useDrawing(viewport: Viewport) {
     session.getState().set({ point: undefined, tool: 'shape' });
     if (!changed) return drawBeside(run, places, tolerance);
     document.getState().edit((project) => changeCurve(project, path.id, () => changed));
-    if (isDrawn && changed.kind !== spec.kind)
-      enqueueSnackbar('The path has handles now, so that it can follow your stroke.', { variant: 'info' });
+    if (isDrawn && changed.kind !== spec.kind) notify('The path has handles now, so that it can follow your stroke.');
   };
   /** What is there is never drawn over: a stroke away from it is a run more. */
   const drawBeside = (like: Run, places: readonly Vec3[], tolerance: number) => {
@@ -76,7 +73,7 @@ export function useDrawing(viewport: Viewport) {
     edit(() => made);
     session.getState().set({ run });
     const name = made.runs.find((r) => r.id === run)!.name;
-    enqueueSnackbar(`A run of its own: ${name}. A stroke that begins at an end of a path makes that path longer.`);
+    notify(`A run of its own: ${name}. A stroke that begins at an end of a path makes that path longer.`);
   };
   return { line, start, go, end };
 }
@@ -84,8 +81,8 @@ export function useDrawing(viewport: Viewport) {
 function metresPerPixel(viewport: Viewport, places: readonly Vec3[]): number {
   let [metres, pixels] = [0, 0];
   for (let i = 1; i < places.length; i++) {
-    const [a, b] = [viewport.toScreen(places[i - 1]!), viewport.toScreen(places[i]!)];
-    metres += distance(places[i - 1]!, places[i]!);
+    const [a, b] = [viewport.toScreen(places[i - 1]), viewport.toScreen(places[i])];
+    metres += distance(places[i - 1], places[i]);
     pixels += Math.hypot(a.x - b.x, a.y - b.y);
   }
   return pixels > 0 ? metres / pixels : 0.01;

@@ -16,7 +16,7 @@ export function useFollow(viewport: Viewport, path: Path | undefined): void {
     if (!path || before?.id !== path.id || before.curve === path.curve || isDragging || tool !== 'shape') return;
     const { points } = path.curve;
     const chosen = chosenPoints(session.getState()).filter((i) => points[i]);
-    const places = chosen.length > 0 ? chosen.map((i) => points[i]!.position) : points.map(({ position }) => position);
+    const places = chosen.length > 0 ? chosen.map((i) => points[i].position) : points.map(({ position }) => position);
     if (places.length > 0 && !places.some((place) => isSeen(viewport, place))) session.getState().frame('run');
   }, [viewport, session, path]);
 }

@@ -107,7 +107,7 @@ export function usePen(
   useHotkeys(
     arrows,
     (event) => {
-      const [dx, dy] = ARROWS[event.key.toLowerCase()]!;
+      const [dx, dy] = ARROWS[event.key.toLowerCase()];
       const { width, height } = viewport.size;
       const last = from && viewport.toScreen(from);
       const begin = at ?? (last?.isAhead ? last : { x: width / 2, y: height / 2 });

@@ -75,7 +75,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
     if (tool === 'ruler') {
       const to = placeAt({ x, y }, true);
       const { ruler } = session.getState();
-      if (to) session.getState().set({ ruler: ruler.length === 1 ? [ruler[0]!, to] : [to] });
+      if (to) session.getState().set({ ruler: ruler.length === 1 ? [ruler[0], to] : [to] });
       return;
     }
     const station = path && result ? nearestStation(viewport, result.path, x, y, NEAR) : undefined;

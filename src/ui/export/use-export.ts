@@ -1,15 +1,15 @@
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import { Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import { FORMATS, type FormatName } from '../../formats/registry';
 import { fileNameOf, saveFiles } from '../save-file';
-import { useApp } from '../state/app-context';
-import { CRASHED, tellResult } from '../state/tell';
+import { useApp, useNotify } from '../state/app-context';
+import { CRASHED } from '../state/tell';
 
 /** Bakes in the worker and saves the file; how far it is, a way to stop, and what went wrong. */
 export function useExport() {
-  const { document, session, baker } = useApp();
+  const notify = useNotify();
+  const { document, session, baker, tell } = useApp();
   const [running, setRunning] = useState<{ share: number; stop: () => void }>();
   const [problem, setProblem] = useState<string>();
   const start = async (kind: FormatName, run: string | undefined, time: number | null, guides: boolean) => {
@@ -23,14 +23,14 @@ export function useExport() {
     show(0);
     try {
       const baked = await baker.call(
-        (api) => api.bake(project, format.extensions[0]!, name, { run, time, guides }, show),
+        (api) => api.bake(project, format.extensions[0], name, { run, time, guides }, show),
         controller.signal,
       );
-      if (!baked.ok) return setProblem(problemWords(baked.problems[0]!));
+      if (!baked.ok) return setProblem(problemWords(baked.problems[0]));
       saveFiles(baked.value.files, name, format.mime);
-      tellResult(baked);
+      tell.result(baked);
       session.getState().set({ dialog: undefined });
-      enqueueSnackbar(`${baked.value.files.length > 1 ? `${name}.zip` : baked.value.files[0]!.name} saved`);
+      notify(`${baked.value.files.length > 1 ? `${name}.zip` : baked.value.files[0].name} saved`);
     } catch (error) {
       if (!(error instanceof Stopped)) setProblem(problemWords(CRASHED));
     } finally {

@@ -49,7 +49,7 @@ export function readQuantity(text: string, name: QuantityName): number | undefin
     })
     .replace(/\$\d+(\s+\$\d+)+/g, (list) => `(${list.trim().replaceAll(/\s+/g, '+')})`); // 8 ft 7 in is a sum
   if (clean.includes('$')) return undefined; // stands for what was read, below
-  const inShown = shown === '' ? 1 : units[shown]!;
+  const inShown = shown === '' ? 1 : units[shown];
   try {
     const { value, power } = evaluated(jsep(named), read, inShown);
     const result = power === 0 ? value * inShown : value;
@@ -66,11 +66,11 @@ function evaluated(node: Expression, read: readonly Measured[], inShown: number)
   const known = type === 'Identifier' ? read[Number(/^\$(\d+)$/.exec(String(name))?.[1])] : undefined;
   if (known) return known;
   if (type === 'UnaryExpression' && (String(operator) === '-' || String(operator) === '+')) {
-    const of = evaluated(argument!, read, inShown);
+    const of = evaluated(argument, read, inShown);
     return String(operator) === '-' ? { ...of, value: -of.value } : of;
   }
   if (type !== 'BinaryExpression') throw new SyntaxError('evaluated: no sum');
-  const [a, b] = [evaluated(left!, read, inShown), evaluated(right!, read, inShown)];
+  const [a, b] = [evaluated(left, read, inShown), evaluated(right, read, inShown)];
   switch (String(operator)) {
     case '*':
       return { value: a.value * b.value, power: a.power + b.power };

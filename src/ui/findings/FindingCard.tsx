@@ -24,11 +24,11 @@ export function FindingCard({ run, group, onAside }: FindingCardProps) {
   const [place, setPlace] = useState(0);
   const count = group.findings.length;
   const i = Math.min(place, count - 1);
-  const finding = group.findings[i]!;
+  const finding = group.findings[i];
   const { title, text, remedy } = findingWords(finding);
   const show = (next: number) => {
     setPlace(next);
-    const shown = group.findings[next]!;
+    const shown = group.findings[next];
     set({ finding: shown, station: shown.at?.station });
   };
   const plain = { p: 0, minHeight: 24, minWidth: 0, fontSize: 12 } as const;

@@ -1,13 +1,13 @@
-import { enqueueSnackbar } from 'notistack';
 import type { Finding } from '../../core/findings/registry';
 import { sourceOf } from '../../engine/run-source';
 import { applyRemedy } from '../../project/commands/apply-remedy';
 import { changeCurve } from '../../project/commands/paths';
-import { useApp } from '../state/app-context';
+import { useApp, useNotify } from '../state/app-context';
 import { useAsk } from '../state/use-ask';
 
 /** Carries out a finding's remedy for a run, and tells when it does not get there. */
 export function usePutRight(runId: string | undefined) {
+  const notify = useNotify();
   const { document, session } = useApp();
   const ask = useAsk();
   return async ({ remedy }: Finding): Promise<void> => {
@@ -27,7 +27,6 @@ export function usePutRight(runId: string | undefined) {
     }
     const changed = applyRemedy(project, run.id, remedy);
     if (changed) edit(() => changed);
-    else
-      enqueueSnackbar('This bend cannot be opened by itself: move its points further apart.', { variant: 'warning' });
+    else notify('This bend cannot be opened by itself: move its points further apart.', { kind: 'warning' });
   };
 }

@@ -56,7 +56,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
             step={0.1}
             min={-1e6}
             max={1e6}
-            value={position[c]!}
+            value={position[c]}
             onChange={(value) => put({ position: replaced(position, c, value) })}
           />
         ))}
@@ -68,7 +68,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
             step={Math.PI / 36}
             min={-1e4}
             max={1e4}
-            value={turn[c]!}
+            value={turn[c]}
             onChange={(value) => put({ turn: replaced(turn, c, value) })}
           />
         ))}

@@ -1,7 +1,6 @@
 'use client';
 
 import { Box, Button, LinearProgress, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { useEffect, useState } from 'react';
 import { thinned } from '../../core/edit/tidy/thin-out';
 import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
@@ -11,7 +10,7 @@ import { newId } from '../../project/new-id';
 import type { Guide } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
 import { metres } from '../format';
-import { useEdit, useRun, useSet } from '../state/app-context';
+import { useEdit, useNotify, useRun, useSet } from '../state/app-context';
 import { useAsk } from '../state/use-ask';
 import { useNewRun } from '../state/use-new-run';
 
@@ -42,6 +41,7 @@ export function PathFromEdges({ guide }: { guide: Guide }) {
 }
 
 function Chains({ guide }: { guide: Guide }) {
+  const notify = useNotify();
   const edit = useEdit();
   const run = useRun();
   const { addMade } = useNewRun();
@@ -63,7 +63,7 @@ function Chains({ guide }: { guide: Guide }) {
       isLive = false;
     };
   }, [guide, sharp, ask]);
-  const show = ({ points, closed }: EdgeChain) => set({ hint: closed ? [...points, points[0]!] : points });
+  const show = ({ points, closed }: EdgeChain) => set({ hint: closed ? [...points, points[0]] : points });
   const take = ({ points, closed, length }: EdgeChain) => {
     const traced = thinned(
       points.map((position) => ({ position })),
@@ -80,9 +80,9 @@ function Chains({ guide }: { guide: Guide }) {
     set({ hint: [], point: undefined, step: 'path', tool: 'shape' });
   };
   const join = () => {
-    const joined = joinChains(picked.map((i) => chains![i]!));
+    const joined = joinChains(picked.map((i) => chains![i]));
     if (joined) take(joined);
-    else enqueueSnackbar('These edges do not meet end to end. Choose edges that do.', { variant: 'warning' });
+    else notify('These edges do not meet end to end. Choose edges that do.', { kind: 'warning' });
   };
   return (
     <Box sx={{ display: 'grid', mt: 1 }}>

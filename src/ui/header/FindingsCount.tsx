@@ -18,7 +18,7 @@ export function FindingsCount() {
     run.visible
       ? groupFindings(results.get(run.id)?.findings ?? [], run.setAside).map(({ findings }) => ({
           run,
-          finding: findings[0]!,
+          finding: findings[0],
           count: findings.length,
         }))
       : [],

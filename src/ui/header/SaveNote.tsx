@@ -3,11 +3,10 @@
 import { Button, Typography } from '@mui/material';
 import { clock } from '../format';
 import { useApp, useSession } from '../state/app-context';
-import { tell } from '../state/tell';
 
 /** Whether everything is stored; in a second tab, that nothing is, and what to do. */
 export function SaveNote() {
-  const { keeper, document } = useApp();
+  const { keeper, document, tell } = useApp();
   const save = useSession((s) => s.save);
   if (save.kind === 'elsewhere') {
     return (
@@ -15,7 +14,11 @@ export function SaveNote() {
         <Typography role="status" color="error" sx={{ fontWeight: 600, whiteSpace: 'nowrap' }}>
           Open in another tab: changes here are not saved
         </Typography>
-        <Button variant="outlined" color="secondary" onClick={() => void keeper.takeOver().then(tell)}>
+        <Button
+          variant="outlined"
+          color="secondary"
+          onClick={() => void keeper.takeOver().then((trouble) => tell.problems(trouble))}
+        >
           Edit here instead
         </Button>
         <Button
@@ -23,7 +26,9 @@ export function SaveNote() {
           color="secondary"
           onClick={() => {
             const { project } = document.getState();
-            void keeper.create({ ...project, name: `${project.name} (copy)`.slice(0, 200) }).then(tell);
+            void keeper
+              .create({ ...project, name: `${project.name} (copy)`.slice(0, 200) })
+              .then((trouble) => tell.problems(trouble));
           }}
         >
           Keep as a copy

@@ -24,7 +24,7 @@ export function ChosenLine({ brought, onDone }: { brought: BroughtFile; onDone: 
   const drawn = useMemo(() => lines?.map(({ places }) => places), [lines]);
   const line = lines?.[chosen];
   const wrong = line?.problem && problemWords(line.problem);
-  const { count } = brought.lines[chosen]!;
+  const { count } = brought.lines[chosen];
   const bring = () => {
     if (!run || !line) return;
     edit((project) => changeCurve(project, run.path, () => line.curve));

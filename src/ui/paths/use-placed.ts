@@ -22,7 +22,7 @@ export function usePlaced(placing: Placing) {
       for (let by: Placing | undefined; by !== wanted.current;) {
         by = wanted.current;
         setShare(0);
-        const result = await baker.call((api) => api.placed(by!, setShare));
+        const result = await baker.call((api) => api.placed(by, setShare));
         if (result.ok) setPlaced({ by, lines: result.value });
         setProblem(result.ok ? undefined : result.problems.map(problemWords).join(' '));
       }

@@ -3,7 +3,7 @@ import type { BroughtFile } from '../../engine/brought-file';
 import { Stopped } from '../../engine/compute-client';
 import { problemWords } from '../../engine/problem-words';
 import { useApp } from '../state/app-context';
-import { CRASHED, tellResult } from '../state/tell';
+import { CRASHED } from '../state/tell';
 
 export interface ReadFile {
   /** Counts up: the same file may be read again. */
@@ -14,7 +14,7 @@ export interface ReadFile {
 
 /** Reads a file of paths in the worker; `share` = how far, while it does. */
 export function useReadPaths() {
-  const { baker } = useApp();
+  const { baker, tell } = useApp();
   const [read, setRead] = useState<ReadFile>();
   const [problem, setProblem] = useState<string>();
   const [share, setShare] = useState<number>();
@@ -30,7 +30,7 @@ export function useReadPaths() {
       const result = await baker.call((api) => api.paths({ name: file.name, bytes }, show), controller.current.signal);
       if (result.ok) {
         setRead((last) => ({ id: (last?.id ?? 0) + 1, fileName: file.name, brought: result.value }));
-        tellResult(result);
+        tell.result(result);
       } else setProblem(result.problems.map(problemWords).join(' '));
     } catch (error) {
       if (!(error instanceof Stopped)) setProblem(problemWords(CRASHED));

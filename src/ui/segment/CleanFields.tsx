@@ -2,7 +2,7 @@
 
 import { Box, Typography } from '@mui/material';
 import type { MeshFigures } from '../../core/mesh/clean/figures';
-import type { CleanSpec } from '../../core/mesh/clean/clean-mesh';
+import type { CleanSpec } from '../../core/mesh/clean/clean-spec';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';

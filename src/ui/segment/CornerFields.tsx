@@ -23,7 +23,7 @@ export function CornerFields({ spec, isTurned, corner, onChange, onDelete }: Cor
   if (corner === undefined) {
     return <Typography color="text.secondary">Choose a corner to see its numbers.</Typography>;
   }
-  const { z, y, bulge = 0, strip } = spec.corners[corner]!;
+  const { z, y, bulge = 0, strip } = spec.corners[corner];
   const hasEdge = corner < edgeCount(spec) || (spec.closed && corner === spec.corners.length - 1);
   return (
     <Box>

@@ -2,7 +2,7 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
-import { Color } from 'three';
+import { toHex } from '../../core/segment/colour';
 import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
 import { PATTERNS } from '../../core/segment/finish/registry';
 import type { SegmentView } from '../../engine/segment-view';
@@ -22,7 +22,7 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
   const [chosen, setChosen] = useState<string>();
   if (!view) return null;
   const names = [...new Set(view.parts.map(({ name }) => name))];
-  const part = chosen && names.includes(chosen) ? chosen : names[0]!;
+  const part = chosen && names.includes(chosen) ? chosen : names[0];
   const own = segment.finishes.find((finish) => finish.part === part);
   const finish = own ?? asBrought(view, part);
   const put = (change: Partial<FinishSpec>) =>
@@ -41,7 +41,7 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
   };
   const kinds = [
     { value: 'none', label: 'none' },
-    ...PATTERNS.map(({ kind, label }) => ({ value: kind as string, label })),
+    ...PATTERNS.map(({ kind, label }) => ({ value: kind, label })),
     ...(finish.texture?.from === 'image' ? [{ value: 'image', label: finish.texture.fileName }] : []),
   ];
   const kind = finish.texture === null ? 'none' : finish.texture.from === 'image' ? 'image' : finish.texture.pattern;
@@ -99,5 +99,5 @@ function asBrought({ parts, surface }: SegmentView, part: string): FinishSpec {
   if (!material) return { ...FINISH_DEFAULTS, part };
   const [r, g, b] = material.colour;
   const { roughness, metalness } = material;
-  return { ...FINISH_DEFAULTS, part, colour: `#${new Color(r, g, b).getHexString()}`, roughness, metalness };
+  return { ...FINISH_DEFAULTS, part, colour: toHex([r, g, b]), roughness, metalness };
 }

@@ -75,7 +75,7 @@ export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePrevie
   );
   const paint = ({ face }: ThreeEvent<PointerEvent>) => {
     if (!face) return;
-    const along = [face.a, face.b, face.c].map((v) => view.positions[v * 3]!);
+    const along = [face.a, face.b, face.c].map((v) => view.positions[v * 3]);
     onPaint?.({ from: Math.min(...along), to: Math.max(...along) });
   };
   const framing = Math.round(Math.log2(Math.max(r, 1e-6)) * 8) + view.topology.indices.length;
@@ -146,14 +146,5 @@ function BoxLines({ min, max, colour }: { min: Vec3; max: Vec3; colour: string }
   const edges = [0, 1, 2, 3, 4, 5, 6, 7].flatMap((i) =>
     [1, 2, 4].filter((bit) => !(i & bit)).flatMap((bit) => [corner(i), corner(i | bit)]),
   );
-  return (
-    <Line
-      segments
-      points={edges as [number, number, number][]}
-      color={colour}
-      lineWidth={0.8}
-      transparent
-      opacity={0.6}
-    />
-  );
+  return <Line segments points={edges} color={colour} lineWidth={0.8} transparent opacity={0.6} />;
 }

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { CrossSection, SectionCorner } from '../../core/segment/cross-section';
 import { profileSection } from '../../core/segment/makers/turned-profile';
 import { deleteCorner } from '../../core/segment/edit-section';
-import { maker, type MakerSpec } from '../../core/segment/registry';
+import { maker } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
 import { problemWords } from '../../engine/problem-words';
 import { SwitchField } from '../fields/SwitchField';
@@ -22,14 +22,14 @@ export function SectionDialog() {
   const run = useRun();
   const segment = useProject((s) => segmentOf(s.project, run));
   const [corner, setCorner] = useState<number>();
-  const spec = segment?.source.from === 'maker' ? (segment.source.spec as MakerSpec) : undefined;
+  const spec = segment?.source.from === 'maker' ? segment.source.spec : undefined;
   if (!segment || (spec?.kind !== 'crossSection' && spec?.kind !== 'turnedProfile')) return null;
   const isTurned = spec.kind === 'turnedProfile';
   const section = isTurned ? profileSection(spec) : spec;
   const put = (next: Partial<CrossSection>) => {
     const { corners, strips, ...rest } = { ...section, ...next };
     const own = isTurned ? { ...spec, corners: corners.map(aboveAxis), strips } : { ...spec, ...rest, corners, strips };
-    edit((project) => setMaker(project, segment.id, own as MakerSpec));
+    edit((project) => setMaker(project, segment.id, own));
   };
   const close = () => set({ dialog: undefined });
   const problem = maker(spec.kind).problem?.(spec);

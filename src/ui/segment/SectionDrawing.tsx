@@ -53,8 +53,7 @@ export function SectionDrawing({ spec, isTurned, corner, onCorner, onChange }: S
     if (event.key === 'Delete' || event.key === 'Backspace') {
       onChange(deleteCorner(spec, i));
       onCorner(undefined);
-    } else if (by)
-      onChange(moveCorner(spec, i, round(spec.corners[i]!.z + by[0]!), round(spec.corners[i]!.y + by[1]!)));
+    } else if (by) onChange(moveCorner(spec, i, round(spec.corners[i].z + by[0]), round(spec.corners[i].y + by[1])));
     else return;
     event.preventDefault();
     event.stopPropagation();
@@ -87,7 +86,7 @@ export function SectionDrawing({ spec, isTurned, corner, onCorner, onChange }: S
       <SectionRulers scales={scales} outline={drawn} isTurned={isTurned} />
       <path d={body} fill={spec.closed || isTurned ? tokens.leafWash : 'none'} opacity={0.7} />
       {strips.map(({ material }, i) => {
-        const [a, b] = [outline[i]!, outline[(i + 1) % outline.length]!];
+        const [a, b] = [outline[i], outline[(i + 1) % outline.length]];
         const colour = spec.strips[Number(material)]?.colour;
         return (
           <line
@@ -104,7 +103,7 @@ export function SectionDrawing({ spec, isTurned, corner, onCorner, onChange }: S
       })}
       <path d={path} fill="none" stroke={tokens.ink} strokeWidth={1} />
       {spec.corners.map((c, i) => {
-        const next = spec.corners[(i + 1) % spec.corners.length]!;
+        const next = spec.corners[(i + 1) % spec.corners.length];
         const hasEdge = i + 1 < spec.corners.length || (spec.closed && !spec.mirrored);
         const middle = [(c.z + next.z) / 2, (c.y + next.y) / 2] as const;
         return (

@@ -45,5 +45,5 @@ function otherSide({ box, length, axes }: SegmentView): { axis: Axis; size: numb
   const [high, wide] = [box.max[1] - box.min[1], box.max[2] - box.min[2]];
   const side = ['x', 'y', 'z'].find((letter) => letter !== forward[1] && letter !== up[1])!;
   const size = Math.max(high, wide);
-  return size < length * ALIKE ? undefined : { axis: `+${wide >= high ? side : up[1]!}` as Axis, size };
+  return size < length * ALIKE ? undefined : { axis: `+${wide >= high ? side : up[1]}` as Axis, size };
 }

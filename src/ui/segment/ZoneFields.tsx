@@ -66,7 +66,7 @@ export function ZoneFields(props: PrepareFieldsProps) {
             value=""
             choices={view.parts.map(({ name }, i) => ({ value: String(i), label: name }))}
             onChange={(value) => {
-              const { from, to } = view.parts[Number(value)]!;
+              const { from, to } = view.parts[Number(value)];
               put([...stiff, { from, to }]);
             }}
           />

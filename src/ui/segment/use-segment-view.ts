@@ -40,7 +40,7 @@ export function useSegmentView(segment: Segment | undefined): SegmentPreparing {
     baker
       .call((api) => api.segment(asked, tell), own.signal)
       .then(
-        (result) => show(result.ok ? { view: result.value } : { problem: problemWords(result.problems[0]!) }),
+        (result) => show(result.ok ? { view: result.value } : { problem: problemWords(result.problems[0]) }),
         (error) =>
           show({
             problem: error instanceof Stopped ? STOPPED : problemWords(CRASHED),

@@ -12,13 +12,12 @@ import { saltgrassLanding } from '../../project/samples';
 import type { ShelfItem } from '../../project/storage/projects';
 import { bytesText } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
-import { tell } from '../state/tell';
 import { ShelfRow } from './ShelfRow';
 import { useShelf } from './use-shelf';
 
 /** The projects in this browser: new, sample, file, rename, duplicate, delete, download. */
 export function ShelfDialog() {
-  const { keeper, document } = useApp();
+  const { keeper, document, tell } = useApp();
   const set = useSet();
   const current = useSession((s) => s.projectId);
   const name = useProject((s) => s.project.name);
@@ -27,7 +26,7 @@ export function ShelfDialog() {
   const input = useRef<HTMLInputElement>(null);
   const isCurrent = ({ id, savedAt }: ShelfItem) => (current === undefined ? savedAt === 0 : id === current);
   const close = () => set({ dialog: undefined });
-  const openNew = (open: Promise<readonly Problem[]>) => void open.then((trouble) => tell(trouble) && close());
+  const openNew = (open: Promise<readonly Problem[]>) => void open.then((trouble) => tell.problems(trouble) && close());
   return (
     <Dialog open onClose={close} aria-labelledby="shelf-title" slotProps={{ paper: { sx: { width: 560 } } }}>
       <DialogTitle id="shelf-title" variant="h2">

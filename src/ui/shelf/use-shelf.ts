@@ -1,6 +1,4 @@
-import { Button } from '@mui/material';
-import { closeSnackbar, enqueueSnackbar, type SnackbarKey } from 'notistack';
-import { createElement, useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import type { Problem } from '../../core/math/result';
 import {
   encodeAsItIs,
@@ -22,8 +20,8 @@ import {
 } from '../../project/storage/projects';
 import { storageProblem } from '../../project/storage/trouble';
 import { fileNameOf, saveBlob } from '../save-file';
-import { useApp } from '../state/app-context';
-import { tell } from '../state/tell';
+import { useApp, useNotify } from '../state/app-context';
+import type { Tell } from '../state/tell';
 
 export interface ShelfActions {
   open(id: string): Promise<void>;
@@ -40,7 +38,8 @@ const UNKEPT = 'unkept';
 
 /** The stored projects and what can be done with them; where nothing can be kept, what is on the screen. */
 export function useShelf(): { items: readonly ShelfItem[]; usage: number | undefined; actions: ShelfActions } {
-  const { keeper, session, document } = useApp();
+  const notify = useNotify();
+  const { keeper, session, document, tell } = useApp();
   const [items, setItems] = useState<readonly ShelfItem[]>([]);
   const [usage, setUsage] = useState<number>();
   const isOpen = useCallback((id: string) => id === (session.getState().projectId ?? UNKEPT), [session]);
@@ -68,23 +67,23 @@ export function useShelf(): { items: readonly ShelfItem[]; usage: number | undef
 
   const actions: ShelfActions = {
     async open(id) {
-      if (isOpen(id) || tell(await keeper.open(id))) session.getState().set({ dialog: undefined });
+      if (isOpen(id) || tell.problems(await keeper.open(id))) session.getState().set({ dialog: undefined });
     },
     async openFile(file) {
       const opened = await parseProjectFile(await file.text());
-      if (!opened.ok) return tell(opened.problems, file.name);
+      if (!opened.ok) return tell.problems(opened.problems, file.name);
       const { project, assets } = opened.value;
       const trouble = (await saveAll(assets)) ?? (await keeper.create(project));
-      if (!tell(trouble, file.name)) return false;
-      tell(opened.warnings, file.name);
+      if (!tell.problems(trouble, file.name)) return false;
+      tell.problems(opened.warnings, file.name);
       return true;
     },
     async duplicate(id) {
       const read = await loadProject(id);
-      if (!read.ok) return void tell(read.problems);
+      if (!read.ok) return void tell.problems(read.problems);
       const { project } = read.value;
       await createProject({ ...project, name: `${project.name} (copy)`.slice(0, 200) }).catch((error: unknown) =>
-        tell([storageProblem(error)]),
+        tell.problems([storageProblem(error)]),
       );
       await refresh();
     },
@@ -94,23 +93,20 @@ export function useShelf(): { items: readonly ShelfItem[]; usage: number | undef
       if (isOpen(id)) {
         const next = items.find((item) => item.id !== id && !item.problem);
         const left = next ? await keeper.open(next.id, true) : await keeper.create(emptyProject('Untitled'), true);
-        if (!tell(left)) return;
+        if (!tell.problems(left)) return;
       }
       await deleteProject(id);
       await refresh();
-      const takeBack = async (key: SnackbarKey) => {
-        closeSnackbar(key);
-        if (stored) await restoreProject(stored).catch((error: unknown) => tell([storageProblem(error)]));
+      const takeBack = async () => {
+        if (stored) await restoreProject(stored).catch((error: unknown) => tell.problems([storageProblem(error)]));
         await refresh();
       };
-      enqueueSnackbar(`${name} deleted`, {
-        action: (key) => createElement(Button, { color: 'inherit', onClick: () => void takeBack(key) }, 'Undo'),
-      });
+      notify(`${name} deleted`, { action: { label: 'Undo', act: () => void takeBack() } });
     },
     async download({ id, name }) {
-      if (isOpen(id)) return save(document.getState().project);
+      if (isOpen(id)) return save(document.getState().project, tell);
       const read = await loadProject(id);
-      if (read.ok) return save(read.value.project);
+      if (read.ok) return save(read.value.project, tell);
       const raw = await rawProject(id);
       saveText(encodeAsItIs(raw?.project, await loadAssets(mentionedAssets(raw?.project))), name);
     },
@@ -119,9 +115,9 @@ export function useShelf(): { items: readonly ShelfItem[]; usage: number | undef
 }
 
 /** Saves a project as a file; where its meshes cannot be read from the browser, without them, and says so. */
-async function save(project: Project): Promise<void> {
+async function save(project: Project, tell: Tell): Promise<void> {
   const assets = await loadAssets(assetIdsOf(project)).catch((error: unknown) => {
-    tell([storageProblem(error)]);
+    tell.problems([storageProblem(error)]);
     return new Map<string, Uint8Array>();
   });
   saveText(encodeProjectFile({ project, assets }), project.name);

@@ -1,7 +1,6 @@
 'use client';
 
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { enqueueSnackbar } from 'notistack';
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
 import { startSaver } from '../../engine/saver';
@@ -10,7 +9,7 @@ import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
 import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
-import { CRASHED, tell } from './tell';
+import { CRASHED, tellIn, type Tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
 /** The stores and services of one mounted app. */
@@ -19,6 +18,7 @@ export interface AppServices {
   readonly session: SessionStore;
   readonly results: ResultsStore;
   readonly keeper: Keeper;
+  readonly tell: Tell;
   /** For long work: reading a mesh, baking. The view has a worker of its own. */
   readonly baker: ComputeClient;
 }
@@ -32,19 +32,20 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const document = createDocumentStore();
     const session = createSessionStore();
     const results = createResultsStore();
+    const tell = tellIn(session);
     const saver = startSaver();
     const keeper = new Keeper(document, session, saver.save);
     const viewer = new ComputeClient();
     const baker = new ComputeClient();
-    const loop = new ComputeLoop({ document, session, results }, viewer, () => tell([CRASHED]));
+    const loop = new ComputeLoop({ document, session, results }, viewer, () => tell.problems([CRASHED]));
     let isLive = true;
     keeper.start().then(
       (trouble) => {
         if (!isLive) return;
-        tell(trouble);
-        setServices({ document, session, results, keeper, baker });
+        tell.problems(trouble);
+        setServices({ document, session, results, keeper, tell, baker });
       },
-      (error: unknown) => enqueueSnackbar(String(error), { variant: 'error', persist: true }),
+      (error: unknown) => session.getState().notify(String(error), { kind: 'error', stays: true }),
     );
     return () => {
       isLive = false;
@@ -67,6 +68,7 @@ export const useProject = <T,>(select: (state: DocumentState) => T): T => useSto
 export const useSession = <T,>(select: (state: SessionState) => T): T => useStore(useApp().session, select);
 export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);
 export const useEdit = (): DocumentState['edit'] => useApp().document.getState().edit;
+export const useNotify = (): SessionState['notify'] => useApp().session.getState().notify;
 export const useSet = (): SessionState['set'] => useApp().session.getState().set;
 
 /** The chosen points of the selected run's path, the one whose numbers are shown first. */

@@ -1,6 +1,6 @@
 import type { BroughtMesh } from '../../engine/compute-api';
 import { boxSize } from '../../core/mesh/box';
-import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-mesh';
+import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import { unitOnArrival } from '../../core/segment/likely-unit';
 import { PREPARE_DEFAULTS } from '../../core/segment/segment-spec';
 import { newId } from '../../project/new-id';

@@ -1,7 +1,6 @@
 /** @jest-environment ./scripts/page-environment.mjs */
 import { firstCourse } from '../../project/schema';
 import { act, renderHook } from '@testing-library/react';
-import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
 import { fail, ok } from '../../core/math/result';
 import { pathOf } from '../../core/testing/curves';
@@ -19,23 +18,27 @@ import { useAsk } from './use-ask';
 import { useBring } from './use-bring';
 import { useNewRun } from './use-new-run';
 import { usePivot } from './use-pivot';
+import { tellIn } from './tell';
 import { usePointClipboard } from './use-point-clipboard';
+import { Notices } from '../Notices';
 
-jest.mock('../../engine/compute-client', () => ({ Stopped: class Stopped extends Error {}, proxy: (f: unknown) => f }));
+jest.mock('../../engine/compute-client', () => ({ Stopped: class Stopped extends Error {} }));
 
 /** An app without a page: its stores, and a worker that answers as it is told. */
 function app(api: object = {}) {
   const document = createDocumentStore();
   document.getState().open(causeway());
   const call = (work: (a: object) => Promise<unknown>) => work(api);
+  const session = createSessionStore();
   const services: AppServices = {
-    ...{ document, session: createSessionStore(), results: createResultsStore(), keeper: {} as Keeper },
+    ...{ document, session, results: createResultsStore(), keeper: {} as Keeper, tell: tellIn(session) },
     baker: { call } as unknown as ComputeClient,
   };
   const wrapper = ({ children }: { children: ReactNode }) => (
-    <SnackbarProvider>
-      <AppContext value={services}>{children}</AppContext>
-    </SnackbarProvider>
+    <AppContext value={services}>
+      {children}
+      <Notices />
+    </AppContext>
   );
   const hook = <T,>(use: () => T) => renderHook(use, { wrapper }).result;
   return { ...services, hook, project: () => document.getState().project };
@@ -53,10 +56,10 @@ describe('useNewRun', () => {
     act(() => current.addMade('plank'));
     const [first] = services.project().runs.slice(-1);
     expect(first).toMatchObject({ name: 'Plank', courses: [{ laying: { rule: { gap: 0 } } }] });
-    expect(services.session.getState()).toMatchObject({ run: first!.id, tool: 'pen', step: 'path' });
-    act(() => current.addMade('plank', first!.path));
+    expect(services.session.getState()).toMatchObject({ run: first.id, tool: 'pen', step: 'path' });
+    act(() => current.addMade('plank', first.path));
     const [second] = services.project().runs.slice(-1);
-    expect(second).toMatchObject({ name: 'Plank 2', path: first!.path });
+    expect(second).toMatchObject({ name: 'Plank 2', path: first.path });
     expect(services.session.getState()).toMatchObject({ tool: 'shape', step: 'segment' });
   });
 
@@ -65,8 +68,8 @@ describe('useNewRun', () => {
     const { current } = services.hook(useNewRun);
     act(() => current.addMade('chainLink'));
     const { project } = services.document.getState();
-    const run = project.runs[project.runs.length - 1]!;
-    const { source } = project.segments[project.segments.length - 1]!;
+    const run = project.runs[project.runs.length - 1];
+    const { source } = project.segments[project.segments.length - 1];
     // A link reaches two bars beyond its inner length: the next one begins where that ends.
     const { bar } = (source as { spec: { bar: number } }).spec;
     expect((firstCourse(run).laying.rule as { gap: number }).gap).toBeCloseTo(-2 * bar, 6);
@@ -122,9 +125,8 @@ describe('usePointClipboard', () => {
     await act(() => current.paste());
     const after = pathOfRun(services, 'causeway').curve.points;
     expect(after).toHaveLength(before.length + 1);
-    const step = (points: typeof before, i: number) =>
-      points[i + 1]!.position.map((v, c) => v - points[i]!.position[c]!);
-    step(after, before.length - 1).forEach((v, c) => expect(v).toBeCloseTo(step(before, 0)[c]!, 9));
+    const step = (points: typeof before, i: number) => points[i + 1].position.map((v, c) => v - points[i].position[c]);
+    step(after, before.length - 1).forEach((v, c) => expect(v).toBeCloseTo(step(before, 0)[c], 9));
     const clipboard = { readText: async () => '1 2 3\n4 5 6', writeText: async () => undefined };
     Object.defineProperty(navigator, 'clipboard', { value: clipboard, configurable: true });
     await act(() => current.paste());
@@ -140,7 +142,7 @@ describe('useAsk and useBring', () => {
     const services = app({ good: async () => ok(7), bad: async () => fail('guide.unknown'), dead: () => Promise.reject(new Error('x')) }); // prettier-ignore
     const { current: ask } = services.hook(useAsk);
     const from = (name: string) =>
-      act(() => ask((api) => (api as unknown as Record<string, () => Promise<never>>)[name]!()));
+      act(() => ask((api) => (api as unknown as Record<string, () => Promise<never>>)[name]()));
     expect(await from('good')).toBe(7);
     expect(await from('bad')).toBeUndefined();
     expect(said()).toMatch(/guide is no longer there/);

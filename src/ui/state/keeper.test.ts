@@ -10,6 +10,7 @@ import {
   saveProject,
 } from '../../project/storage/projects';
 import { FakeLocks } from '../../project/testing/fake-locks';
+import { documentOf } from '../../project/testing/version-1';
 import { emptyProject } from '../../project/schema';
 import { renameProject } from '../../project/commands/runs';
 import { createDocumentStore } from './document-store';
@@ -232,6 +233,27 @@ describe('Keeper', () => {
     const again = start();
     expect(await again.keeper.start()).toMatchObject([{ code: 'project.newer' }]);
     expect((await listProjects()).map(({ name }) => name).sort()).toEqual(['From tomorrow', 'Untitled']);
+    expect(again.session.getState().dialog).toBe('shelf'); // where its file can be had
+    void again.keeper.close();
+  });
+
+  it('opens a project of an older version with all that it said, and saves it as one of this', async () => {
+    const first = start();
+    await first.keeper.start();
+    await restoreProject({ ...(await first.stored()), project: documentOf('Of old') as never });
+    void first.keeper.close();
+    await new Promise((done) => setTimeout(done, 10));
+    const again = start();
+    expect(await again.keeper.start()).toEqual([]);
+    expect(again.document.getState().project).toMatchObject({ name: 'Of old', runs: [{ name: 'Causeway' }] });
+    expect(again.session.getState().dialog).toBeUndefined();
+    again.rename('Of now');
+    await again.keeper.flush();
+    expect((await again.stored()).project).toMatchObject({
+      version: 2,
+      name: 'Of now',
+      runs: [{ reach: { from: 3 } }],
+    });
     void again.keeper.close();
   });
 

@@ -1,7 +1,6 @@
 import { fail, type Problem } from '../../core/math/result';
 import { problemWords } from '../../engine/problem-words';
 import { emptyProject, type Project } from '../../project/schema';
-import { causeway, saltgrassLanding } from '../../project/samples';
 import { newId } from '../../project/new-id';
 import type { StoredProject } from '../../project/storage/database';
 import { dropUnusedAssets } from '../../project/storage/drop-unused';
@@ -45,7 +44,7 @@ export class Keeper {
    */
   async start(): Promise<Trouble> {
     const sample = new URLSearchParams(window.location.search).get('sample');
-    const wanted = sample === null ? undefined : sample === 'causeway' ? causeway() : saltgrassLanding();
+    const wanted = sample === null ? undefined : await sampleNamed(sample);
     try {
       await dropUnusedAssets();
       const id = await lastOpened();
@@ -54,7 +53,10 @@ export class Keeper {
       // The sample comes beside what is there; asked for again it is the same one, as it was left.
       if (isWanted && (await this.open(last.value.id)).length === 0) return [];
       await this.#make(wanted ?? emptyProject('Untitled'));
-      return last.ok || wanted ? [] : last.problems.filter(({ code }) => code !== 'project.gone');
+      const trouble = last.ok || wanted ? [] : last.problems.filter(({ code }) => code !== 'project.gone');
+      // What cannot be opened is on the shelf, where its file can be had.
+      if (trouble.length > 0) this.#session.getState().set({ dialog: 'shelf' });
+      return trouble;
     } catch (error) {
       this.#showUnkept(wanted ?? emptyProject('Untitled'), storageProblem(error));
       return [storageProblem(error)];
@@ -150,6 +152,12 @@ export class Keeper {
     });
     this.#session.getState().frame('all');
   }
+}
+
+/** The causeway alone, or the whole landing; loaded only where it is asked for. */
+async function sampleNamed(name: string): Promise<Project> {
+  const { causeway, saltgrassLanding } = await import('../../project/samples');
+  return name === 'causeway' ? causeway() : saltgrassLanding();
 }
 
 /** Whether a project began as this sample: by its name, and whether it is the whole landing or the causeway alone. */

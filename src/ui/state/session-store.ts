@@ -30,6 +30,16 @@ export type SaveState =
   | { readonly kind: 'elsewhere' };
 
 /** What the screen is about just now; not part of the project and not undone. */
+/** Something that people are told in passing. */
+export interface Notice {
+  readonly id: number;
+  readonly text: string;
+  readonly kind: 'plain' | 'warning' | 'error';
+  /** It stays until it is put away. */
+  readonly stays?: boolean;
+  readonly action?: { readonly label: string; act(): void };
+}
+
 export interface SessionState {
   readonly projectId: string | undefined;
   readonly run: string | undefined;
@@ -70,12 +80,17 @@ export interface SessionState {
   readonly isPlaying: boolean;
   readonly save: SaveState;
   readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | undefined;
+  /** Those that are shown or wait to be, the oldest first. */
+  readonly notices: readonly Notice[];
   set(change: SessionChange): void;
+  /** Tells people something; what is being told already is not told twice. */
+  notify(text: string, how?: Partial<Pick<Notice, 'kind' | 'stays' | 'action'>>): void;
+  dismiss(notice: number): void;
   /** `chosen` = the guide, where one is chosen, else the run. */
   frame(what: 'run' | 'all' | 'chosen'): void;
 }
 
-type SessionChange = Partial<Omit<SessionState, 'set' | 'frame'>>;
+type SessionChange = Partial<Omit<SessionState, 'set' | 'frame' | 'notify' | 'dismiss' | 'notices'>>;
 
 export type SessionStore = StoreApi<SessionState>;
 
@@ -107,6 +122,13 @@ export const createSessionStore = (): SessionStore =>
     isPlaying: false,
     save: { kind: 'saving' },
     dialog: undefined,
+    notices: [],
+    notify: (text, how) =>
+      set(({ notices }) => {
+        if (notices.some((notice) => notice.text === text)) return {};
+        return { notices: [...notices, { id: (notices.at(-1)?.id ?? 0) + 1, text, kind: 'plain', ...how }] };
+      }),
+    dismiss: (gone) => set(({ notices }) => ({ notices: notices.filter(({ id }) => id !== gone) })),
     set: (change) =>
       set({
         ...change,

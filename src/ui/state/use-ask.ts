@@ -2,22 +2,22 @@ import type { Result } from '../../core/math/result';
 import type { ComputeApi } from '../../engine/compute-api';
 import { useCallback } from 'react';
 import { useApp } from './app-context';
-import { CRASHED, tell, tellResult } from './tell';
+import { CRASHED } from './tell';
 
 /** Asks the worker for something once, and tells what is wrong where there is no answer. */
 export function useAsk() {
-  const { baker } = useApp();
+  const { baker, tell } = useApp();
   return useCallback(
     async <T>(question: (api: ComputeApi) => Promise<Result<T>>): Promise<T | undefined> => {
       try {
         const answer = await baker.call((api) => question(api));
-        tellResult(answer);
+        tell.result(answer);
         return answer.ok ? answer.value : undefined;
       } catch {
-        tell([CRASHED]);
+        tell.problems([CRASHED]);
         return undefined;
       }
     },
-    [baker],
+    [baker, tell],
   );
 }

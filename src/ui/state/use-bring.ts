@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Stopped } from '../../engine/compute-client';
 import type { BroughtMesh } from '../../engine/compute-api';
 import { useApp } from './app-context';
-import { CRASHED, tell, tellResult } from './tell';
+import { CRASHED } from './tell';
 
 /** Reading under way: how far, and a way to stop it. */
 export interface Bringing {
@@ -13,12 +13,12 @@ export interface Bringing {
 
 /** Reads mesh files in the worker and stores them; tells what is wrong and then leaves everything as it was. */
 export function useBring(onBrought: (mesh: BroughtMesh) => void) {
-  const { baker } = useApp();
+  const { baker, tell } = useApp();
   const [bringing, setBringing] = useState<Bringing>();
   const bring = async (files: readonly File[]) => {
     if (files.length === 0) return;
     const controller = new AbortController();
-    const fileName = files[0]!.name;
+    const fileName = files[0].name;
     let isOver = false; // progress may still arrive when the work has ended
     const show = (share: number) => isOver || setBringing({ fileName, share, stop: () => controller.abort() });
     show(0);
@@ -28,10 +28,10 @@ export function useBring(onBrought: (mesh: BroughtMesh) => void) {
       );
       show(0.2);
       const result = await baker.call((api) => api.bring(read, show), controller.signal);
-      tellResult(result);
+      tell.result(result);
       if (result.ok) onBrought(result.value);
     } catch (error) {
-      if (!(error instanceof Stopped)) tell([CRASHED]);
+      if (!(error instanceof Stopped)) tell.problems([CRASHED]);
     } finally {
       isOver = true;
       setBringing(undefined);

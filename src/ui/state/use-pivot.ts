@@ -12,7 +12,7 @@ export function usePivot(curve: CurveSpec) {
   const middle = middleOf(curve, chosen);
   const places: Record<typeof pivot, Vec3> = {
     middle,
-    first: curve.points[chosen[0]!]?.position ?? middle,
+    first: curve.points[chosen[0]]?.position ?? middle,
     origin: [0, 0, 0],
     ruler: ruler ?? middle,
     own,

@@ -1,10 +1,10 @@
-import { enqueueSnackbar } from 'notistack';
 import { useEffect } from 'react';
 import type { Path } from '../../project/schema';
-import { useApp } from './app-context';
+import { useApp, useNotify } from './app-context';
 
 /** Says when an edit let go of an end that was plugged in: by moving it, by closing its path, or by taking away what it was plugged into. */
 export function usePlugNotice(): void {
+  const notify = useNotify();
   const { document } = useApp();
   useEffect(
     () =>
@@ -13,10 +13,10 @@ export function usePlugNotice(): void {
         for (const path of project.paths) {
           const old = before.paths.find(({ id }) => id === path.id);
           if (old && plugCount(path) < plugCount(old))
-            enqueueSnackbar(`${path.name.slice(0, 80)}: an end is no longer plugged in.`, { preventDuplicate: true });
+            notify(`${path.name.slice(0, 80)}: an end is no longer plugged in.`);
         }
       }),
-    [document],
+    [document, notify],
   );
 }
 

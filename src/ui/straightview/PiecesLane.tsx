@@ -7,11 +7,11 @@ const MOST_BLOCKS = 600;
 
 /** Pieces as blocks where they lie. */
 export function PiecesLane({ x, layout: { placements } }: { x: StationScale; layout: Layout }) {
-  const last = placements[placements.length - 1]!;
+  const last = placements[placements.length - 1];
   const blocks =
     placements.length <= MOST_BLOCKS
       ? placements
-      : [{ piece: 0, station: placements[0]!.station, length: last.station + last.length - placements[0]!.station }];
+      : [{ piece: 0, station: placements[0].station, length: last.station + last.length - placements[0].station }];
   return blocks.map(({ piece, station, length }) => {
     const left = x(station);
     const width = Math.max(x(station + length) - left, 0.5);

@@ -52,9 +52,7 @@ export function Playback() {
         step={0.02}
         value={time ?? length}
         getAriaValueText={seconds}
-        onChange={(_, value) =>
-          set({ isPlaying: false, time: (value as number) >= length ? undefined : (value as number) })
-        }
+        onChange={(_, value) => set({ isPlaying: false, time: value >= length ? undefined : value })}
       />
       <Typography variant="caption" color="text.secondary" sx={{ width: 84, whiteSpace: 'nowrap' }}>
         {seconds(time ?? length)} of {seconds(length)}

@@ -3,7 +3,7 @@ import type { StationScale } from './Lane';
 /** Stations along the top, with hairlines down through the lanes. */
 export function StationAxis({ x, length, bottom }: { x: StationScale; length: number; bottom: number }) {
   const ticks = x.ticks(Math.max(2, Math.floor((x(length) - x(0)) / 68)));
-  const digits = ticks.length > 1 && ticks[1]! - ticks[0]! < 1 ? (ticks[1]! - ticks[0]! < 0.1 ? 2 : 1) : 0;
+  const digits = ticks.length > 1 && ticks[1] - ticks[0] < 1 ? (ticks[1] - ticks[0] < 0.1 ? 2 : 1) : 0;
   return (
     <g>
       {ticks.map((station) => (

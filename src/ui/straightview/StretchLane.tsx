@@ -15,8 +15,8 @@ export function StretchLane({
   const stretch = Math.abs(greatest - 1) >= Math.abs(least - 1) ? greatest : least;
   const percent = (stretch - 1) * 100;
   const height = Math.min(Math.abs(percent) / 10, 1) * 10;
-  const first = placements[0]!;
-  const last = placements[placements.length - 1]!;
+  const first = placements[0];
+  const last = placements[placements.length - 1];
   const [left, right] = [x(first.station), x(last.station + last.length)];
   return (
     <g>

@@ -13,19 +13,19 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
   const { tightness, stations } = path;
   const samples = useMemo(() => thinned(tightness, 800), [tightness]);
   const y = (t: number) => height - Math.min(t * LIMIT, 1) * height;
-  const at = (i: number) => x(stations[i]!);
+  const at = (i: number) => x(stations[i]);
   const shape = area<number>(
     (i) => at(i),
     height,
-    (i) => y(tightness[i]!),
+    (i) => y(tightness[i]),
   )(samples);
   const top = line<number>(
     (i) => at(i),
-    (i) => y(tightness[i]!),
+    (i) => y(tightness[i]),
   )(samples);
   const limit = y(1);
   const tightestAt = x(path.tightest.station);
-  const tightestTop = y(tightness[Math.max(firstAfter(stations, path.tightest.station) - 1, 0)]!);
+  const tightestTop = y(tightness[Math.max(firstAfter(stations, path.tightest.station) - 1, 0)]);
   const isLate = path.tightest.station > path.length * 0.9;
   return (
     <g>
@@ -92,7 +92,7 @@ function thinned(values: Float32Array, most: number): number[] {
   const picked: number[] = [];
   for (let i = 0; i < values.length; i += stride) {
     let best = i;
-    for (let k = i; k < Math.min(i + stride, values.length); k++) if (values[k]! > values[best]!) best = k;
+    for (let k = i; k < Math.min(i + stride, values.length); k++) if (values[k] > values[best]) best = k;
     picked.push(best);
   }
   if (picked[picked.length - 1] !== values.length - 1) picked.push(values.length - 1);
@@ -102,9 +102,9 @@ function thinned(values: Float32Array, most: number): number[] {
 function foldedStretches(values: Float32Array): [number, number][] {
   const found: [number, number][] = [];
   for (let i = 0; i < values.length; i++) {
-    if (values[i]! < 1) continue;
+    if (values[i] < 1) continue;
     const start = i;
-    while (i + 1 < values.length && values[i + 1]! >= 1) i++;
+    while (i + 1 < values.length && values[i + 1] >= 1) i++;
     found.push([start, i]);
   }
   return found;

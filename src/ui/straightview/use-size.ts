@@ -7,7 +7,7 @@ export function useSize(ref: RefObject<HTMLElement | null>): { readonly width: n
     const element = ref.current;
     if (!element) return;
     const observer = new ResizeObserver(([entry]) => {
-      const { width, height } = entry!.contentRect;
+      const { width, height } = entry.contentRect;
       setSize({ width: Math.round(width), height: Math.round(height) });
     });
     observer.observe(element);

@@ -51,9 +51,9 @@ export function ChosenFields({ path }: { path: Path }) {
           step={0.1}
           min={-1e6}
           max={1e6}
-          value={middle[c]!}
+          value={middle[c]}
           onChange={(value) => {
-            const by = [0, 1, 2].map((k) => (k === c ? value - middle[c]! : 0)) as unknown as Vec3;
+            const by = [0, 1, 2].map((k) => (k === c ? value - middle[c] : 0)) as unknown as Vec3;
             edit((project) => transform(project, path.id, chosen, { kind: 'move', by }));
           }}
         />
@@ -95,7 +95,7 @@ export function ChosenFields({ path }: { path: Path }) {
               transform(project, path.id, chosen, {
                 kind: 'turn',
                 about: place,
-                axis: AXES[Number(axis)]!,
+                axis: AXES[Number(axis)],
                 angle,
               }),
             )

@@ -2,17 +2,15 @@
 
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, Button, Popover, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
 import type { EndManner, PathEnd } from '../../core/edit/end-leg';
 import { isEndKept } from '../../core/edit/end-leg';
-import type { CurveSpec } from '../../core/curve/registry';
 import { extendOn, makeEndStraight } from '../../project/commands/paths';
 import { mouthsBeside, plugEnd, releaseEnd } from '../../project/commands/plugs';
 import type { Path, Project } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
-import { useApp, useProject } from '../state/app-context';
+import { useApp, useNotify, useProject } from '../state/app-context';
 
 /** Said when a path of few numbers had to become one of points. */
 export const HAS_HANDLES = 'The path has points with handles now, so that its end can be shaped.';
@@ -53,6 +51,7 @@ export function EndsMenu({ path, length }: { path: Path; length: number }) {
 }
 
 function Ends({ path, initial }: { path: Path; initial: number }) {
+  const notify = useNotify();
   const { document } = useApp();
   const project = useProject((s) => s.project);
   const [end, setEnd] = useState<PathEnd>('end');
@@ -61,8 +60,8 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
     if (changed) {
       document.getState().edit(() => changed);
       const now = changed.paths.find(({ id }) => id === path.id);
-      if (now && now.curve.kind !== path.curve.kind) enqueueSnackbar(HAS_HANDLES, { variant: 'info' });
-    } else enqueueSnackbar(otherwise, { variant: 'warning' });
+      if (now && now.curve.kind !== path.curve.kind) notify(HAS_HANDLES);
+    } else notify(otherwise, { kind: 'warning' });
   };
   const mouths = mouthsBeside(project, path.id);
   return (
@@ -76,7 +75,7 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
         ]}
         onChange={setEnd}
       />
-      {(path.plugs?.[end] ?? isEndKept(path.curve as CurveSpec, end)) && (
+      {(path.plugs?.[end] ?? isEndKept(path.curve, end)) && (
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
           <Typography variant="body2">{plugWords(project, path, end)}</Typography>
           <Button variant="outlined" color="secondary" onClick={() => put(releaseEnd(project, path.id, end), '')}>

@@ -1,6 +1,7 @@
 'use client';
 
-import { enqueueSnackbar } from 'notistack';
+import { useNotify } from '../state/app-context';
+
 import { useRef, useState } from 'react';
 import { setLength, type LengthManner } from '../../core/edit/set-length';
 import type { CurveSpec } from '../../core/curve/registry';
@@ -17,6 +18,7 @@ export interface LengthFieldProps {
 
 /** The path's length, to be set: at an end, or all of it scaled. */
 export function LengthField({ curve, length, isClosed, onChange }: LengthFieldProps) {
+  const notify = useNotify();
   const [chosen, setManner] = useState<LengthManner>('end');
   const manner = isClosed ? 'scale' : chosen;
   // Shorter and longer again while it is dragged is the path that was there, not one cut off.
@@ -25,8 +27,7 @@ export function LengthField({ curve, length, isClosed, onChange }: LengthFieldPr
     const last = edit.current;
     const base = last && last.made === curve && last.manner === manner ? last.base : curve;
     const made = setLength(base, value, manner);
-    if (!made)
-      return void enqueueSnackbar('This path cannot be made that long at its end. Scale it.', { variant: 'warning' });
+    if (!made) return void notify('This path cannot be made that long at its end. Scale it.', { kind: 'warning' });
     edit.current = { base, made, manner };
     onChange(made);
   };

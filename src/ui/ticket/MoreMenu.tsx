@@ -2,9 +2,7 @@
 
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Button, Divider, ListItemText, Menu, MenuItem } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { useState } from 'react';
-import type { CurveSpec } from '../../core/curve/registry';
 import { PATH_WRITERS, type PathWriter } from '../../formats/paths/registry';
 import { reverse, splitPath } from '../../project/commands/path-runs';
 import { mirrorPath } from '../../project/commands/mirror';
@@ -12,10 +10,11 @@ import { joinPath } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import type { Path, Project } from '../../project/schema';
 import { saveFiles } from '../save-file';
-import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { useApp, useNotify, useProject, useSession, useSet } from '../state/app-context';
 
 /** Reversing, cutting, joining, and files of the path. */
 export function MoreMenu({ path }: { path: Path }) {
+  const notify = useNotify();
   const [anchor, setAnchor] = useState<HTMLElement>();
   const { document } = useApp();
   const set = useSet();
@@ -28,13 +27,13 @@ export function MoreMenu({ path }: { path: Path }) {
     if (changed) {
       document.getState().edit(() => changed);
       set({ point: undefined });
-    } else enqueueSnackbar(otherwise, { variant: 'warning' });
+    } else notify(otherwise, { kind: 'warning' });
   };
-  const write = (writer: PathWriter) => {
+  const write = async (writer: PathWriter) => {
     close();
-    const written = writer.write({ name: path.name, curve: path.curve as CurveSpec });
+    const written = await writer.write({ name: path.name, curve: path.curve });
     if (written) saveFiles([written], written.name, 'application/octet-stream');
-    else enqueueSnackbar('The path is not a curve yet. Give it two points first.', { variant: 'warning' });
+    else notify('The path is not a curve yet. Give it two points first.', { kind: 'warning' });
   };
   return (
     <>
@@ -92,7 +91,7 @@ export function MoreMenu({ path }: { path: Path }) {
           <ListItemText primary="Bring a path" secondary="SVG, DXF, CSV, GeoJSON, OBJ lines, GLB lines" />
         </MenuItem>
         {PATH_WRITERS.map((writer) => (
-          <MenuItem key={writer.kind} onClick={() => write(writer)}>
+          <MenuItem key={writer.kind} onClick={() => void write(writer)}>
             <ListItemText primary={`Write ${writer.label}`} secondary={writer.hint} />
           </MenuItem>
         ))}

@@ -1,7 +1,6 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { changeKind } from '../../core/edit/change-kind';
 import { deviation } from '../../core/edit/deviation';
 import type { Slope } from '../../core/shape/slope';
@@ -11,7 +10,7 @@ import { changeCurve, replaceCurve, setClosed } from '../../project/commands/pat
 import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
 import { metres, percentText, plural, radius } from '../format';
-import { useEdit, useProject, useSession, useSet } from '../state/app-context';
+import { useEdit, useNotify, useProject, useSession, useSet } from '../state/app-context';
 import { EndsMenu, HAS_HANDLES } from './EndsMenu';
 import { PathChoice } from './PathChoice';
 import { PathNumbers } from './PathNumbers';
@@ -25,6 +24,7 @@ const TOLD_SHARE = 1e-4;
 
 /** The curve: its kind, the selected point in numbers, and what can be done to the whole. */
 export function PathStep({ run, path, result }: StepProps) {
+  const notify = useNotify();
   const edit = useEdit();
   const set = useSet();
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
@@ -37,12 +37,12 @@ export function PathStep({ run, path, result }: StepProps) {
     edit((project) => replaceCurve(project, path.id, changed));
     if (changed.points.length !== curve.points.length) set({ point: samePoint(curve, changed, point) });
     if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
-      enqueueSnackbar(`The path now runs up to ${metres(off)} from where it was.`, { variant: 'info' });
+      notify(`The path now runs up to ${metres(off)} from where it was.`);
   };
   const replaceQuietly = (changed: CurveSpec) => {
     edit((project) => changeCurve(project, path.id, () => changed));
     if (changed.points.length !== curve.points.length) set({ point: undefined });
-    if (changed.kind !== curve.kind) enqueueSnackbar(HAS_HANDLES, { variant: 'info' });
+    if (changed.kind !== curve.kind) notify(HAS_HANDLES);
   };
   return (
     <>

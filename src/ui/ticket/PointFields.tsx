@@ -66,7 +66,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           label={axis}
           quantity="length"
           step={0.1}
-          value={point.position[c]!}
+          value={point.position[c]}
           min={-1e6}
           max={1e6}
           onChange={(value) => {
@@ -180,6 +180,6 @@ function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change:
 /** Metres from point i to the next one; undefined after the last of an open path, or while the view is another path's. */
 function legLength(view: PathView | undefined, i: number, points: number): number | undefined {
   if (!view || view.pointStations.length !== points) return undefined;
-  const end = i + 1 < points ? view.pointStations[i + 1]! : view.closed ? view.length : undefined;
-  return end === undefined ? undefined : end - view.pointStations[i]!;
+  const end = i + 1 < points ? view.pointStations[i + 1] : view.closed ? view.length : undefined;
+  return end === undefined ? undefined : end - view.pointStations[i];
 }

@@ -1,13 +1,13 @@
 'use client';
 
 import { Box } from '@mui/material';
-import { Color } from 'three';
+import { toHex } from '../../core/segment/colour';
 import type { RunResult } from '../state/results-store';
 
 /** A short bar in the colour of the run's first material. */
 export function RunSwatch({ result }: { result: RunResult | undefined }) {
   const colour = result?.surface.materials[0]?.colour;
-  const css = colour ? new Color(colour[0], colour[1], colour[2]).getStyle() : 'var(--mui-palette-divider)';
+  const css = colour ? toHex(colour) : 'var(--mui-palette-divider)';
   return (
     <Box
       component="span"

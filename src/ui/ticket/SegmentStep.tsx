@@ -1,7 +1,6 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import { enqueueSnackbar } from 'notistack';
 import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
 import { makerLike, renameAlong, setMaker } from '../../project/commands/segments';
 import { layingRule } from '../../core/layout/registry';
@@ -12,13 +11,14 @@ import { firstCourse, laysSegment, type Segment } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
 import { metres, plural, whole } from '../format';
-import { useEdit, useSet } from '../state/app-context';
+import { useEdit, useNotify, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment } from '../state/brought-segment';
 import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
 /** What gets laid: a made segment with its numbers, or a brought mesh and how it is turned. */
 export function SegmentStep({ run, segment, result }: StepProps) {
+  const notify = useNotify();
   const edit = useEdit();
   const set = useSet();
   const { source } = segment;
@@ -28,7 +28,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
       const added = setCourse(addSegment(named, next), run.id, { segment: next.id });
       return { ...added, segments: added.segments.filter(({ id }) => added.runs.some((r) => laysSegment(r, id))) };
     });
-  const kinds = MAKERS.map(({ kind, label }) => ({ value: kind as MakerName | 'asset', label }));
+  const kinds = MAKERS.map(({ kind, label }) => ({ value: kind, label }));
   const asset = { value: 'asset' as const, label: source.from === 'asset' ? source.fileName : 'A mesh' };
   const chooseKind = (kind: MakerName | 'asset') => {
     if (kind === 'asset') return;
@@ -46,16 +46,12 @@ export function SegmentStep({ run, segment, result }: StepProps) {
     <>
       <ChoiceField
         label="Segment"
-        value={source.from === 'maker' ? (source.spec.kind as MakerName | 'asset') : 'asset'}
+        value={source.from === 'maker' ? source.spec.kind : 'asset'}
         choices={source.from === 'asset' ? [...kinds, asset] : kinds}
         onChange={chooseKind}
       />
       {source.from === 'maker' && (
-        <MakerForm
-          segment={segment}
-          spec={source.spec as MakerSpec}
-          seen={seenSpec(source.spec as MakerSpec, run, result)}
-        />
+        <MakerForm segment={segment} spec={source.spec} seen={seenSpec(source.spec, run, result)} />
       )}
       {result && <SegmentFigures result={result} />}
       <Button variant="outlined" color="secondary" onClick={() => set({ dialog: 'prepare' })}>
@@ -66,7 +62,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
           label="Bring a mesh (GLB, OBJ, STL, PLY)"
           onBrought={(mesh) => {
             put(broughtSegment(mesh));
-            enqueueSnackbar(arrivalWords(mesh), { variant: 'info' });
+            notify(arrivalWords(mesh));
             set({ dialog: 'prepare' });
           }}
         />

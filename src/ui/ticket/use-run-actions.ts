@@ -15,7 +15,7 @@ export function useRunActions() {
   const edit = (change: (project: Project) => Project) => document.getState().edit(change);
   const withCopies = (ids: readonly string[], copy: (project: Project, id: string, run: string) => Project) => {
     const made = ids.map(() => newId());
-    edit((project) => ids.reduce((all, id, i) => copy(all, id, made[i]!), project));
+    edit((project) => ids.reduce((all, id, i) => copy(all, id, made[i]), project));
     session.getState().set({ run: made[0], moreRuns: made.slice(1), point: undefined });
   };
   const pathCopy = (project: Project, id: string) => {

@@ -35,29 +35,29 @@ export const arc = defineCurveKind({
     const { points, from } = toDistinctPoints(shape);
     if (points.length < 2) return fail('curve.too-few-points', { needed: 2, given: points.length });
     const [a, b, c] = points.map(({ position }) => position);
-    const circle = c && circleThrough(a!, b!, c);
+    const circle = c && circleThrough(a, b, c);
     if (!circle) {
-      const end = c ?? b!;
-      const share = distance(a!, b!) / (distance(a!, end) || 1);
+      const end = c ?? b;
+      const share = distance(a, b) / (distance(a, end) || 1);
       const params = Array.from(from, (i) => (i === 0 ? 0 : c && i === 1 ? Math.min(share, 1) : 1));
-      return ok(piecewise([linePiece(a!, end)], false, Float64Array.from(params)));
+      return ok(piecewise([linePiece(a, end)], false, Float64Array.from(params)));
     }
     const { centre, e1, e2, radius, angles } = circle;
     const end = shape.closed ? 2 * Math.PI : angles[1];
     const pieces = [0, 1, 2, 3].map((k) => arcPiece(centre, e1, e2, radius, (end * k) / 4, (end * (k + 1)) / 4));
-    const params = Array.from(from, (i) => (i === 0 ? 0 : i < 3 ? angles[i - 1]! / end : 1));
+    const params = Array.from(from, (i) => (i === 0 ? 0 : i < 3 ? angles[i - 1] / end : 1));
     return ok(piecewise(pieces, shape.closed, Float64Array.from(params)));
   },
   reversed(shape) {
     const used = shape.points.slice(0, 3).reverse();
-    const turned = shape.closed && used.length === 3 ? [used[2]!, used[0]!, used[1]!] : used;
+    const turned = shape.closed && used.length === 3 ? [used[2], used[0], used[1]] : used;
     return { ...shape, points: [...turned, ...shape.points.slice(3)] };
   },
   insert: (shape) => ({ points: shape.points, index: -1 }),
 });
 
 const circleOf = (points: readonly PathPoint[]): Circle | undefined =>
-  points.length > 2 ? circleThrough(points[0]!.position, points[1]!.position, points[2]!.position) : undefined;
+  points.length > 2 ? circleThrough(points[0].position, points[1].position, points[2].position) : undefined;
 
 interface Circle {
   readonly centre: Vec3;

@@ -33,13 +33,13 @@ export const belt = defineCurveKind({
     const pieces: Piece[] = [];
     const middles: number[] = [];
     const onWheel = (i: number, angle: number) => {
-      const { x, y, radius } = wheels[i]!;
+      const { x, y, radius } = wheels[i];
       return place(x + radius * Math.cos(angle), y + radius * Math.sin(angle));
     };
     const halfWrap = (i: number, which: 0 | 1) => {
-      const { from: start, turn } = wrapped.value[i]!;
+      const { from: start, turn } = wrapped.value[i];
       if (turn === 0) return;
-      const { x, y, radius } = wheels[i]!;
+      const { x, y, radius } = wheels[i];
       pieces.push(arcPiece(place(x, y), e1, e2, radius, start + (which * turn) / 2, start + ((which + 1) * turn) / 2));
     };
     wheels.forEach((_, i) => {
@@ -47,16 +47,16 @@ export const belt = defineCurveKind({
       middles.push(pieces.length);
       halfWrap(i, 1);
       const next = (i + 1) % n;
-      const { from: start, turn } = wrapped.value[i]!;
-      pieces.push(linePiece(onWheel(i, start + turn), onWheel(next, wrapped.value[next]!.from)));
+      const { from: start, turn } = wrapped.value[i];
+      pieces.push(linePiece(onWheel(i, start + turn), onWheel(next, wrapped.value[next].from)));
     });
     halfWrap(0, 0);
-    const params = Float64Array.from(from, (i) => middles[i]! / pieces.length);
+    const params = Float64Array.from(from, (i) => middles[i] / pieces.length);
     return ok(piecewise(pieces, true, params));
   },
   /** One more wheel, half way between two. */
   insert({ points }, leg) {
-    const [a, b] = [points[leg]!, points[(leg + 1) % points.length]!];
+    const [a, b] = [points[leg], points[(leg + 1) % points.length]];
     const position = scale(add(a.position, b.position), 0.5);
     const radius = Math.min(a.radius ?? WHEEL_RADIUS, b.radius ?? WHEEL_RADIUS) / 2;
     return withPointAt(points, leg + 1, { position, radius });
@@ -66,14 +66,14 @@ export const belt = defineCurveKind({
 /** The plane nearest to the wheels' middles (Newell's normal); where they lie on a line, the one upright along it. */
 function planeOf(points: readonly PathPoint[]): { origin: Vec3; e1: Vec3; e2: Vec3 } {
   const p = points.map(({ position }) => position);
-  const origin = p[0]!;
+  const origin = p[0];
   let normal: Vec3 = [0, 0, 0];
   let size = 0;
   p.forEach((a, i) => {
-    normal = add(normal, cross(sub(a, origin), sub(p[(i + 1) % p.length]!, origin)));
+    normal = add(normal, cross(sub(a, origin), sub(p[(i + 1) % p.length], origin)));
     size = Math.max(size, length(sub(a, origin)));
   });
-  const e1 = normalize(sub(p[1]!, origin));
+  const e1 = normalize(sub(p[1], origin));
   const isLine = length(normal) < 1e-9 * size * size;
   const across = isLine ? cross(e1, Math.abs(e1[1]) > 0.999 ? [1, 0, 0] : anyNormal(e1)) : normalize(normal);
   // Square to e1, which lies in the plane only nearly.

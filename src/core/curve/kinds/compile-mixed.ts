@@ -10,8 +10,8 @@ import { knotTangents, parabolaControl } from './smooth';
 
 /** Whether the leg after point i is straight: marked so, or between two corners. */
 export function isStraightLeg(points: readonly PathPoint[], i: number): boolean {
-  const from = points[i]!;
-  const to = points[(i + 1) % points.length]!;
+  const from = points[i];
+  const to = points[(i + 1) % points.length];
   return from.straight === true || (from.as === 'corner' && to.as === 'corner');
 }
 
@@ -34,8 +34,8 @@ export function compileMixed(shape: PathShape): Result<Curve> {
   const corners = fitCorners(roundable(points, closed), closed);
   const pieces: Piece[] = [];
   const starts: number[] = []; // for each point: the number of pieces that lie before it
-  const leave = (i: number) => corners[i]?.end ?? points[i]!.position;
-  const reachTo = (i: number) => corners[i]?.start ?? points[i]!.position;
+  const leave = (i: number) => corners[i]?.end ?? points[i].position;
+  const reachTo = (i: number) => corners[i]?.start ?? points[i].position;
   for (let i = 0; i < n; i++) {
     const corner = corners[i];
     if (corner?.radius && (i > 0 || !closed)) pieces.push(half(corner, 0));
@@ -48,11 +48,11 @@ export function compileMixed(shape: PathShape): Result<Curve> {
       continue;
     }
     const [a, b] = [leave(i), reachTo(next)];
-    const whole = distance(points[i]!.position, points[next]!.position);
+    const whole = distance(points[i].position, points[next].position);
     if (distance(a, b) > COINCIDENT_RELATIVE * whole) pieces.push(linePiece(a, b));
   }
   if (closed && corners[0]?.radius) pieces.push(half(corners[0], 0));
-  const params = Float64Array.from(from, (i) => starts[i]! / pieces.length);
+  const params = Float64Array.from(from, (i) => starts[i] / pieces.length);
   return ok(piecewise(pieces, closed, params));
 }
 
@@ -68,7 +68,7 @@ export function controlsOf(points: readonly PathPoint[], closed: boolean, i: num
   const place = (i + n) % n;
   if (!closed && (i < 0 || i + 1 >= n)) return undefined;
   const next = (place + 1) % n;
-  const [a, b] = [points[place]!.position, points[next]!.position];
+  const [a, b] = [points[place].position, points[next].position];
   let c1 = control(points, closed, place, 1, distance(a, b));
   let c2 = control(points, closed, next, -1, distance(a, b));
   c1 ??= c2 ? parabolaControl(a, b, c2) : lerp(a, b, 1 / 3);
@@ -77,12 +77,15 @@ export function controlsOf(points: readonly PathPoint[], closed: boolean, i: num
 }
 
 /** The handles, relative to its place, that draw a mixed path at point i; a straight leg's point along it. */
-export function controlsAt(shape: PathShape, i: number): { readonly handleIn?: Vec3; readonly handleOut?: Vec3 } {
-  const { points, from } = toDistinctPoints(shape);
+export function controlsAt(
+  shape: PathShape,
+  i: number,
+  { points, from } = toDistinctPoints(shape),
+): { readonly handleIn?: Vec3; readonly handleOut?: Vec3 } {
   const closed = shape.closed && points.length > 2;
-  const place = from[i]!;
+  const place = from[i];
   const n = points.length;
-  const { position } = points[place]!;
+  const { position } = points[place];
   const third = (other: Vec3) => scale(sub(other, position), 1 / 3);
   const side = (leg: number, which: 1 | 2): Vec3 | undefined => {
     const controls = controlsOf(points, closed, leg);
@@ -102,12 +105,12 @@ function control(
   long: number,
 ): Vec3 | undefined {
   const n = points.length;
-  const { position, as: manner = 'smooth', handleIn, handleOut } = points[i]!;
+  const { position, as: manner = 'smooth', handleIn, handleOut } = points[i];
   const handle = way > 0 ? handleOut : handleIn;
   if (manner === 'handles') return handle && add(position, handle);
   if (manner === 'corner') return undefined;
   if (!closed && (i === 0 || i === n - 1)) return undefined;
-  const [before, after] = [points[(i + n - 1) % n]!.position, points[(i + 1) % n]!.position];
+  const [before, after] = [points[(i + n - 1) % n].position, points[(i + 1) % n].position];
   // Beside a straight leg the curve goes on in its direction.
   const [comesStraight, goesStraight] = [isStraightLeg(points, (i + n - 1) % n), isStraightLeg(points, i)];
   const along = comesStraight ? sub(position, before) : goesStraight ? sub(after, position) : undefined;

@@ -22,15 +22,15 @@ export const controlPolygon = defineCurveKind({
     const knots = closed ? roundKnots(n, degree) : clampedKnots(n, degree);
     const wanted = points.map(weighted);
     // Round, the curve is nearest to the first point where it starts.
-    const controls = closed ? [wanted[n - 1]!, ...wanted, wanted[0]!, wanted[1]!] : wanted;
+    const controls = closed ? [wanted[n - 1], ...wanted, wanted[0], wanted[1]] : wanted;
     const spans: number[] = [];
-    for (let k = degree; k < controls.length; k++) if (knots[k + 1]! > knots[k]!) spans.push(k);
+    for (let k = degree; k < controls.length; k++) if (knots[k + 1] > knots[k]) spans.push(k);
     const pieces = spans.map((k) => rationalPiece(spanControls(controls, knots, degree, k)));
-    const [first, last] = [knots[degree]!, knots[controls.length]!];
+    const [first, last] = [knots[degree], knots[controls.length]];
     // A point belongs to the middle of the knots that its pull spans (Greville's abscissa).
     const greville = (i: number) => {
       let sum = 0;
-      for (let k = i + 1; k <= i + degree; k++) sum += knots[k]!;
+      for (let k = i + 1; k <= i + degree; k++) sum += knots[k];
       return (sum / degree - first) / (last - first);
     };
     const params = Array.from(from, (i) => (closed ? i / n : Math.min(Math.max(greville(i), 0), 1)));
@@ -38,8 +38,8 @@ export const controlPolygon = defineCurveKind({
   },
   /** A point on the polygon: the curve comes nearer to it there. */
   insert({ points }, leg, t) {
-    const next = points[(leg + 1) % points.length]!;
-    return withPointAt(points, leg + 1, { position: lerp(points[leg]!.position, next.position, t) });
+    const next = points[(leg + 1) % points.length];
+    return withPointAt(points, leg + 1, { position: lerp(points[leg].position, next.position, t) });
   },
 });
 
@@ -64,17 +64,17 @@ function spanControls(
   degree: number,
   k: number,
 ): readonly Weighted[] {
-  const [a, b] = [knots[k]!, knots[k + 1]!];
+  const [a, b] = [knots[k], knots[k + 1]];
   return Array.from({ length: degree + 1 }, (_, ends) => {
-    let layer = Array.from({ length: degree + 1 }, (_, j) => controls[k - degree + j]!);
+    let layer = Array.from({ length: degree + 1 }, (_, j) => controls[k - degree + j]);
     for (let r = 1; r <= degree; r++) {
       const u = r > degree - ends ? b : a;
       layer = layer.slice(0, -1).map((left, j) => {
         const i = k - degree + r + j;
-        return mix(left, layer[j + 1]!, (u - knots[i]!) / (knots[i + degree + 1 - r]! - knots[i]!));
+        return mix(left, layer[j + 1], (u - knots[i]) / (knots[i + degree + 1 - r] - knots[i]));
       });
     }
-    return layer[0]!;
+    return layer[0];
   });
 }
 

@@ -26,6 +26,7 @@ export const eased = defineCurveKind({
   hint: 'Straight legs; corners ease into their radius by clothoids: roads, rails',
   group: 'numbers',
   uses: { radius: true, handles: false },
+  mannerOf: () => 'corner',
   fields: [SHARE],
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
@@ -43,11 +44,11 @@ export const eased = defineCurveKind({
       if (corner) pieces.push(...corner.pieces[1]);
       if (i + 1 === n && !closed) break;
       const next = (i + 1) % n;
-      const [a, b] = [corner?.end ?? p[i]!, corners[next]?.start ?? p[next]!];
-      if (distance(a, b) > COINCIDENT_RELATIVE * distance(p[i]!, p[next]!)) pieces.push(linePiece(a, b));
+      const [a, b] = [corner?.end ?? p[i], corners[next]?.start ?? p[next]];
+      if (distance(a, b) > COINCIDENT_RELATIVE * distance(p[i], p[next])) pieces.push(linePiece(a, b));
     }
     if (closed && corners[0]) pieces.push(...corners[0].pieces[0]);
-    const params = Float64Array.from(from, (i) => starts[i]! / pieces.length);
+    const params = Float64Array.from(from, (i) => starts[i] / pieces.length);
     return ok(piecewise(pieces, closed, params));
   },
   insert(shape, leg, t) {
@@ -67,15 +68,15 @@ function fitEased(points: readonly PathPoint[], closed: boolean, share: number):
   const n = points.length;
   const p = points.map(({ position }) => position);
   const wanted = p.map((_, i) => {
-    const radius = points[i]!.radius ?? 0;
+    const radius = points[i].radius ?? 0;
     const isCorner = n > 2 && (closed || (i > 0 && i < n - 1));
     return isCorner && radius > 0 ? radius * tangentPerRadius(turnAt(p, i), share) : 0;
   });
   const factor = shareLegs(p, wanted, closed);
   return p.map((corner, i) => {
     const turn = turnAt(p, i);
-    if (!(wanted[i]! > 0) || !Number.isFinite(wanted[i]!) || turn < 1e-9) return undefined;
-    return buildCorner(p[(i + n - 1) % n]!, corner, p[(i + 1) % n]!, points[i]!.radius! * factor[i]!, turn, share);
+    if (!(wanted[i] > 0) || !Number.isFinite(wanted[i]) || turn < 1e-9) return undefined;
+    return buildCorner(p[(i + n - 1) % n], corner, p[(i + 1) % n], points[i].radius! * factor[i], turn, share);
   });
 }
 
@@ -122,5 +123,5 @@ const backwards =
   (piece: Piece): Piece =>
   (out, at, t, order) => {
     piece(out, at, 1 - t, order);
-    if (order === 1) for (let c = 0; c < 3; c++) out[at + c] = -out[at + c]!;
+    if (order === 1) for (let c = 0; c < 3; c++) out[at + c] = -out[at + c];
   };

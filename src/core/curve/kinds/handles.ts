@@ -13,20 +13,23 @@ export const handles = defineCurveKind({
   hint: 'Each point has two handles that shape the curve',
   group: 'points',
   uses: { radius: false, handles: true },
+  holds: {},
+  reach: 1,
+  mannerOf: () => 'handles',
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     const closed = shape.closed && points.length > 1;
     if (points.length < 2) return fail('curve.too-few-points', { needed: 2, given: points.length });
     const legs = closed ? points.length : points.length - 1;
     const pieces = Array.from({ length: legs }, (_, i) =>
-      cubicPiece(...legControls(points[i]!, points[(i + 1) % points.length]!)),
+      cubicPiece(...legControls(points[i], points[(i + 1) % points.length])),
     );
     return ok(legwise(pieces, closed, from));
   },
   /** Exact: de Casteljau's split of the leg. */
   insert({ points }, leg, t) {
     const next = (leg + 1) % points.length;
-    const [p0, p1, p2, p3] = legControls(points[leg]!, points[next]!);
+    const [p0, p1, p2, p3] = legControls(points[leg], points[next]);
     const [a, b, c] = [lerp(p0, p1, t), lerp(p1, p2, t), lerp(p2, p3, t)];
     const [d, e] = [lerp(a, b, t), lerp(b, c, t)];
     const position = lerp(d, e, t);

@@ -27,7 +27,7 @@ export const hanging = defineCurveKind({
     const pieces: Piece[] = [];
     for (let i = 0; i < legs; i++) {
       starts.push(pieces.length);
-      pieces.push(...hangingPieces(points[i]!.position, points[(i + 1) % n]!.position, slack));
+      pieces.push(...hangingPieces(points[i].position, points[(i + 1) % n].position, slack));
     }
     const params = Float64Array.from(from, (i) => (starts[i] ?? pieces.length) / pieces.length);
     return ok(piecewise(pieces, closed, params));

@@ -52,7 +52,7 @@ const axisOf = ({ points }: PathShape): { foot: Vec3; axis: Vec3; rise: number }
 const withHeight = (shape: PathShape, height: number): PathShape => {
   const { foot, axis } = axisOf(shape);
   const top = { ...shape.points[1], position: add(foot, scale(axis, height)) };
-  return shape.points.length === 0 ? shape : { ...shape, points: [shape.points[0]!, top, ...shape.points.slice(2)] };
+  return shape.points.length === 0 ? shape : { ...shape, points: [shape.points[0], top, ...shape.points.slice(2)] };
 };
 
 const HEIGHT: PathFigure = {
@@ -126,7 +126,7 @@ export const helix = defineCurveKind({
     const { points } = toDistinctPoints(shape);
     if (points.length < 1) return fail('curve.too-few-points', { needed: 1, given: 0 });
     const [r0, r1, turns, start] = [START, END, TURNS, FROM].map((field) => fieldValue(shape, field)) as Four;
-    const foot = points[0]!.position;
+    const foot = points[0].position;
     const top = points[1]?.position ?? foot;
     const rise = distance(foot, top);
     if (rise === 0 && (Math.max(r0, r1) === 0 || turns === 0)) return fail('curve.no-length');
@@ -155,7 +155,7 @@ export const helix = defineCurveKind({
     const numbers = isFlat
       ? { startRadius, endRadius, turns: -turns, startAngle: start - angle }
       : { startRadius, endRadius, turns, startAngle: angle - start };
-    return { ...shape, points: top ? [top, foot!, ...rest] : shape.points, numbers: { ...shape.numbers, ...numbers } };
+    return { ...shape, points: top ? [top, foot, ...rest] : shape.points, numbers: { ...shape.numbers, ...numbers } };
   },
   insert: (shape) => ({ points: shape.points, index: -1 }),
 });
@@ -189,7 +189,7 @@ function windingPiece(
     const h = order === 0 ? rise * s : order === 1 ? rise : 0;
     const k = share ** order;
     for (let i = 0; i < 3; i++) {
-      out[at + i] = (order === 0 ? foot[i]! : 0) + k * (x * e1[i]! + y * e2[i]! + h * axis[i]!);
+      out[at + i] = (order === 0 ? foot[i] : 0) + k * (x * e1[i] + y * e2[i] + h * axis[i]);
     }
   };
 }

@@ -34,7 +34,7 @@ const shape = (spec: CurveSpec, n = 40) => {
   return Array.from({ length: n + 1 }, (_, i) => [...table.frames.subarray(i * FRAME_STRIDE, i * FRAME_STRIDE + 3)]);
 };
 const farthest = (a: number[][], b: number[][]) =>
-  Math.max(...a.map((p, i) => Math.hypot(...p.map((c, k) => c - b[i]![k]!))));
+  Math.max(...a.map((p, i) => Math.hypot(...p.map((c, k) => c - b[i][k]))));
 
 /** Kinds whose curves go through their points. */
 const THROUGH = CURVE_KINDS.filter(({ group, uses }) => group === 'points' && !uses.weight).map(({ kind }) => kind);
@@ -50,19 +50,17 @@ describe('every kind of path through its points', () => {
         expect(breaks[breaks.length - 1]).toBe(1);
         const out = new Float64Array(9);
         for (let i = 0; i + 1 < breaks.length; i++) {
-          expect(breaks[i + 1]!).toBeGreaterThan(breaks[i]!);
-          const u = breaks[i]! + 0.37 * (breaks[i + 1]! - breaks[i]!);
-          const h = 1e-5 * (breaks[i + 1]! - breaks[i]!);
+          expect(breaks[i + 1]).toBeGreaterThan(breaks[i]);
+          const u = breaks[i] + 0.37 * (breaks[i + 1] - breaks[i]);
+          const h = 1e-5 * (breaks[i + 1] - breaks[i]);
           curve.pointAt(out, 0, u - h);
           curve.pointAt(out, 3, u + h);
           curve.velocityAt(out, 6, u);
-          for (let c = 0; c < 3; c++)
-            expect(Math.abs((out[3 + c]! - out[c]!) / (2 * h) - out[6 + c]!)).toBeLessThan(1e-3);
+          for (let c = 0; c < 3; c++) expect(Math.abs((out[3 + c] - out[c]) / (2 * h) - out[6 + c])).toBeLessThan(1e-3);
           curve.velocityAt(out, 0, u - h);
           curve.velocityAt(out, 3, u + h);
           curve.accelerationAt(out, 6, u);
-          for (let c = 0; c < 3; c++)
-            expect(Math.abs((out[3 + c]! - out[c]!) / (2 * h) - out[6 + c]!)).toBeLessThan(1e-1);
+          for (let c = 0; c < 3; c++) expect(Math.abs((out[3 + c] - out[c]) / (2 * h) - out[6 + c])).toBeLessThan(1e-1);
         }
       },
     );
@@ -101,7 +99,7 @@ describe('every kind of path through its points', () => {
     });
 
     it('passes over doubled points', () => {
-      const doubled = pathOf(kind, [ZIGZAG[0]!, ZIGZAG[1]!, ZIGZAG[1]!, ...ZIGZAG.slice(2)], false, 1);
+      const doubled = pathOf(kind, [ZIGZAG[0], ZIGZAG[1], ZIGZAG[1], ...ZIGZAG.slice(2)], false, 1);
       expect(lengthOf(doubled)).toBeCloseTo(lengthOf(pathOf(kind, ZIGZAG, false, 1)), 12);
     });
 
@@ -191,9 +189,9 @@ describe('straight legs', () => {
       'upright',
     );
     expect(table.kinks).toHaveLength(1);
-    expect(table.kinks[0]!.station).toBeCloseTo(10, 9);
-    expect(table.kinks[0]!.angle).toBeCloseTo(Math.PI / 2, 9);
-    expect(tightest(table)).toEqual({ radius: 0, station: table.kinks[0]!.station });
+    expect(table.kinks[0].station).toBeCloseTo(10, 9);
+    expect(table.kinks[0].angle).toBeCloseTo(Math.PI / 2, 9);
+    expect(tightest(table)).toEqual({ radius: 0, station: table.kinks[0].station });
   });
 });
 
@@ -202,7 +200,7 @@ describe('a smooth path', () => {
   const inserted = insertAt(spec, 9)!;
 
   it('smooths itself again around a point that moves after it was put in', () => {
-    const { position } = inserted.spec.points[inserted.point]!;
+    const { position } = inserted.spec.points[inserted.point];
     const plain = pathOf('smooth', [...ZIGZAG.slice(0, 2), position, ...ZIGZAG.slice(2)]);
     const moved = movePoint(inserted.spec, inserted.point, position);
     expect(farthest(shape(moved), shape(plain))).toBeLessThan(1e-12);
@@ -214,7 +212,7 @@ describe('a smooth path', () => {
   });
 
   it('keeps its shape where a point is put in beside doubled ones', () => {
-    const doubled = pathOf('smooth', [ZIGZAG[0]!, ZIGZAG[1]!, ZIGZAG[1]!, ...ZIGZAG.slice(2)]);
+    const doubled = pathOf('smooth', [ZIGZAG[0], ZIGZAG[1], ZIGZAG[1], ...ZIGZAG.slice(2)]);
     expect(farthest(shape(insertAt(doubled, 9)!.spec), shape(spec))).toBeLessThan(1e-8);
   });
 });
@@ -233,15 +231,15 @@ describe('handles', () => {
       expect(a[0]).toBeCloseTo(b.x, 12);
       expect(a[1]).toBeCloseTo(b.y, 12);
     };
-    const at = middle!.position;
-    near(at, left.points[3]!);
+    const at = middle.position;
+    near(at, left.points[3]);
     near(
-      at.map((c, k) => c + middle!.handleIn![k]!),
-      left.points[2]!,
+      at.map((c, k) => c + middle.handleIn![k]),
+      left.points[2],
     );
     near(
-      at.map((c, k) => c + middle!.handleOut![k]!),
-      right.points[1]!,
+      at.map((c, k) => c + middle.handleOut![k]),
+      right.points[1],
     );
   });
 
@@ -277,8 +275,8 @@ describe('roundBend', () => {
     const opened = roundBend(spec, before.station, 3)!;
     expect(opened).toBeDefined();
     expect(tightest(tableOf(compiled(opened), 'upright')).radius).toBeGreaterThanOrEqual(3 * 0.999);
-    expect(opened.points[0]!.position).toEqual(spec.points[0]!.position);
-    expect(opened.points[4]!.position).toEqual(spec.points[4]!.position);
+    expect(opened.points[0].position).toEqual(spec.points[0].position);
+    expect(opened.points[4].position).toEqual(spec.points[4].position);
   });
 });
 
@@ -290,13 +288,13 @@ it('any path through random points compiles, and its chord is never longer than 
       fc.constantFrom(...CURVE_KINDS.map(({ kind }) => kind)),
       fc.boolean(),
       (positions, kind, closed) => {
-        const result = compileCurve(pathOf(kind, positions as Vec3[], closed, 3));
+        const result = compileCurve(pathOf(kind, positions, closed, 3));
         if (!result.ok) return;
         const { length } = buildArcTable(unwrap(result));
         const [a, b] = [new Float64Array(3), new Float64Array(3)];
         unwrap(result).pointAt(a, 0, 0);
         unwrap(result).pointAt(b, 0, 1);
-        expect(length).toBeGreaterThanOrEqual(Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!, a[2]! - b[2]!) * (1 - 1e-9));
+        expect(length).toBeGreaterThanOrEqual(Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]) * (1 - 1e-9));
       },
     ),
     { numRuns: 240, seed: 7 },

@@ -16,7 +16,7 @@ const lengthOf = (spec: CurveSpec) => buildArcTable(compiled(spec)).length;
 const at = (spec: CurveSpec, u: number): Vec3 => {
   const out = new Float64Array(3);
   compiled(spec).pointAt(out, 0, u);
-  return [out[0]!, out[1]!, out[2]!];
+  return [out[0], out[1], out[2]];
 };
 const withNumbers = (kind: CurveKindName, positions: readonly Vec3[], numbers: Record<string, number>): CurveSpec => ({
   ...pathOf(kind, positions),
@@ -41,10 +41,10 @@ describe('a hanging line', () => {
     const table = evenTable(compiled(slope), 'upright', { intervals: 300 });
     const values = [20, 150, 280].map((i) => {
       const f = table.frames.subarray(i * FRAME_STRIDE, (i + 1) * FRAME_STRIDE);
-      const flat = Math.hypot(f[3]!, f[5]!);
-      return Math.hypot(f[12]!, f[13]!, f[14]!) / flat ** 2;
+      const flat = Math.hypot(f[3], f[5]);
+      return Math.hypot(f[12], f[13], f[14]) / flat ** 2;
     });
-    for (const value of values) expect(value / values[0]!).toBeCloseTo(1, 5);
+    for (const value of values) expect(value / values[0]).toBeCloseTo(1, 5);
   });
 
   // The limit of the catenary: straight down below the lower end by half of what the line is too long, and up again.
@@ -76,10 +76,10 @@ describe('a helix or spiral', () => {
 
   it('winds the other way for negative turns, about any axis, and says when it has no length', () => {
     const [a, b] = [2, -2].map((turns) => withNumbers('helix', [[0, 0, 0], [3, 0, 0]], { turns })); // prettier-ignore
-    expect(lengthOf(a!)).toBeCloseTo(lengthOf(b!), 11);
+    expect(lengthOf(a)).toBeCloseTo(lengthOf(b), 11);
     const mirrored = (s: number) => {
-      const [x, y, z] = at(a!, s);
-      const [, p, q] = at(b!, s);
+      const [x, y, z] = at(a, s);
+      const [, p, q] = at(b, s);
       expect(x).toBeCloseTo(3 * s, 11);
       expect(Math.hypot(y, z)).toBeCloseTo(1, 11);
       expect(y * p + z * q).toBeCloseTo(Math.cos(8 * Math.PI * s), 9);
@@ -128,16 +128,14 @@ describe('a control polygon', () => {
     const positions: Vec3[] = [[0, 0, 0], [6, 1, 3], [12, 0, 0], [9, 2, 8], [1, 0, 7]]; // prettier-ignore
     const spec = pathOf('controlPolygon', positions, true);
     const [before, own, after] = [0, 1, 2].map((i) => basis(i, 3, 3)) as [number, number, number];
-    const start = [0, 1, 2].map(
-      (c) => before * positions[4]![c]! + own * positions[0]![c]! + after * positions[1]![c]!,
-    );
+    const start = [0, 1, 2].map((c) => before * positions[4][c] + own * positions[0][c] + after * positions[1][c]);
     expect(at(spec, 0)).toEqual(start.map((c) => expect.closeTo(c, 12)));
     const curve = compiled(spec);
     const [left, right] = [new Float64Array(3), new Float64Array(3)];
     for (const u of curve.breaks.subarray(1, -1)) {
       curve.accelerationAt(left, 0, u, true);
       curve.accelerationAt(right, 0, u);
-      left.forEach((x, c) => expect(x).toBeCloseTo(right[c]!, 8));
+      left.forEach((x, c) => expect(x).toBeCloseTo(right[c], 8));
     }
   });
 });
@@ -157,7 +155,7 @@ describe('eased corners', () => {
     const start = 400 - tangent;
     const u = new Float64Array(1);
     fillParams(u, table, Float64Array.of(start + 60));
-    const [x, , z] = at(spec, u[0]!);
+    const [x, , z] = at(spec, u[0]);
     expect(x - start).toBeCloseTo(59.62608350577537, 8);
     expect(z).toBeCloseTo(4.977722912225698, 8);
     expect(table.length).toBeCloseTo(2 * start + 2 * 60 + 120 * (turn - 0.5), 8);
@@ -249,7 +247,7 @@ describe('a belt', () => {
   });
 
   it('wraps its wheels by the published angles', () => {
-    const wheels: Wheel[] = [[0, 0, 2, 1], [10, 0, 1, 1], [5, 2, 1, -1]].map(([x, y, radius, side]) => ({ x: x!, y: y!, radius: radius!, side: side as 1 | -1 })); // prettier-ignore
+    const wheels: Wheel[] = [[0, 0, 2, 1], [10, 0, 1, 1], [5, 2, 1, -1]].map(([x, y, radius, side]) => ({ x: x, y: y, radius: radius, side: side as 1 | -1 })); // prettier-ignore
     const degrees = unwrap(wrapBelt(wheels)).map(({ turn }) => (Math.abs(turn) * 180) / Math.PI);
     expect(degrees).toEqual([197.7922758035, 174.2608295227, 12.05310532627].map((d) => expect.closeTo(d, 8)));
   });
@@ -281,11 +279,11 @@ describe('a mixed path', () => {
   it('is straight where that is said, and runs on smoothly from there', () => {
     const table = evenTable(compiled(spec), 'upright', { intervals: 4000 });
     const stations = table.pointStations;
-    expect(stations[3]! - stations[2]!).toBeCloseTo(Math.hypot(4, 1, 4), 9);
+    expect(stations[3] - stations[2]).toBeCloseTo(Math.hypot(4, 1, 4), 9);
     const kinkStations = Array.from(table.kinks, (kink) =>
       typeof kink === 'number' ? kink : (kink as { station: number }).station,
     );
-    expect(kinkStations.some((s) => Math.abs(s - stations[3]!) < 0.01)).toBe(false);
+    expect(kinkStations.some((s) => Math.abs(s - stations[3]) < 0.01)).toBe(false);
   });
 
   it('keeps its shape when points are put in anywhere, and when it is turned round', () => {
@@ -348,7 +346,7 @@ describe('turned round', () => {
       ) as unknown as [FrameTable, FrameTable];
       for (const i of [0, 37, 100, 200]) {
         const [a, b] = [there.frames.subarray(i * FRAME_STRIDE), back.frames.subarray((200 - i) * FRAME_STRIDE)];
-        for (let c = 0; c < 3; c++) expect(a[c]).toBeCloseTo(b[c]!, 7);
+        for (let c = 0; c < 3; c++) expect(a[c]).toBeCloseTo(b[c], 7);
       }
       expect(deviation(reversePath(turned), spec)!).toBeLessThan(1e-6 * lengthOf(spec));
     },

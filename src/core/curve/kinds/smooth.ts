@@ -17,6 +17,11 @@ export const smooth = defineCurveKind({
   hint: 'One flowing curve through every point',
   group: 'points',
   uses: { radius: false, handles: false },
+  holds: { held: true },
+  reach: 2,
+  mannerOf: ({ held }) => (held ? 'handles' : 'smooth'),
+  toHandles: (shape) => smoothToHandles(shape).points,
+  passing: ({ point: { position } }) => ({ position }),
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     const closed = shape.closed && points.length > 2;
@@ -25,12 +30,12 @@ export const smooth = defineCurveKind({
     const legs = closed ? p.length : p.length - 1;
     const tangents = knotTangents(p, closed);
     const pieces = Array.from({ length: legs }, (_, i) => {
-      const [a, b] = [p[i]!, p[(i + 1) % p.length]!];
+      const [a, b] = [p[i], p[(i + 1) % p.length]];
       const d = Math.sqrt(distance(a, b)) / 3;
       const ta = tangents[i];
       const tb = tangents[(i + 1) % p.length];
-      let c1 = heldControl(points[i]!, 'handleOut') ?? (ta && add(a, scale(ta, d)));
-      let c2 = heldControl(points[(i + 1) % p.length]!, 'handleIn') ?? (tb && sub(b, scale(tb, d)));
+      let c1 = heldControl(points[i], 'handleOut') ?? (ta && add(a, scale(ta, d)));
+      let c2 = heldControl(points[(i + 1) % p.length], 'handleIn') ?? (tb && sub(b, scale(tb, d)));
       c1 ??= c2 ? parabolaControl(a, b, c2) : lerp(a, b, 1 / 3);
       c2 ??= parabolaControl(b, a, c1);
       return cubicPiece(a, c1, c2, b);
@@ -43,7 +48,7 @@ export const smooth = defineCurveKind({
     const around = [inserted.index - 1, inserted.index, (inserted.index + 1) % inserted.points.length];
     const points = inserted.points.map((point, i) => {
       if (around.includes(i)) return { ...point, held: true as const };
-      return shape.points[i < inserted.index ? i : i - 1]!;
+      return shape.points[i < inserted.index ? i : i - 1];
     });
     return { ...inserted, points };
   },
@@ -56,8 +61,8 @@ const heldControl = ({ position, held, ...of }: PathPoint, handle: 'handleIn' | 
 export function knotTangents(p: readonly Vec3[], closed: boolean): (Vec3 | undefined)[] {
   return p.map((point, i) => {
     if (!closed && (i === 0 || i === p.length - 1)) return undefined;
-    const before = p[(i + p.length - 1) % p.length]!;
-    const after = p[(i + 1) % p.length]!;
+    const before = p[(i + p.length - 1) % p.length];
+    const after = p[(i + 1) % p.length];
     const d0 = Math.sqrt(distance(before, point));
     const d1 = Math.sqrt(distance(point, after));
     const back = scale(sub(point, before), 1 / d0);

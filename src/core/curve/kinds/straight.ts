@@ -15,6 +15,9 @@ export const straight = defineCurveKind({
   hint: 'Straight between points, corners rounded to a radius',
   group: 'points',
   uses: { radius: true, handles: false },
+  hasStraightLegs: true,
+  mannerOf: () => 'corner',
+  passing: ({ point: { position }, radius }) => ({ position, ...(radius !== undefined && { radius }) }),
   compile: (shape) => compileMixed(asCorners(shape)),
   /**
    * Exact: on the straight a point without radius; on an arc the corner becomes two whose arcs meet where it was asked for.
@@ -54,10 +57,10 @@ export function insertOnStraight(
     leg,
   );
   for (const i of [leg, next]) {
-    const corner = corners[from[i]!];
+    const corner = corners[from[i]];
     const swept = corner?.radius ? sweptTo(corner, position) : undefined;
     if (corner && swept !== undefined) {
-      const [first, second] = splitCorner(shape.points[i]!, corner, swept);
+      const [first, second] = splitCorner(shape.points[i], corner, swept);
       const rest = settled.map((point, k) => (k === i ? first : point));
       return withPointAt(rest, i + 1, second);
     }
@@ -75,7 +78,7 @@ export function reducedAt(
   const corners = fitCorners(rounded(points, closed), closed);
   const reduced: ReducedRounding[] = [];
   shape.points.forEach((point, i) => {
-    const corner = corners[from[i]!];
+    const corner = corners[from[i]];
     if (corner && isReduced(corner, point)) reduced.push({ point: i, asked: point.radius ?? 0, used: corner.radius });
   });
   return reduced;
@@ -95,8 +98,8 @@ function settleRadii(shape: PathShape, corners: readonly (Corner | undefined)[],
     for (let k = 0; k < n; k++) {
       const i = (start + k * step) % n;
       const corner = corners[i];
-      if (!corner || !isReduced(corner, shape.points[i]!)) break;
-      points[i] = { ...points[i]!, radius: corner.radius };
+      if (!corner || !isReduced(corner, shape.points[i])) break;
+      points[i] = { ...points[i], radius: corner.radius };
     }
   }
   return points;

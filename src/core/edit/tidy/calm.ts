@@ -11,7 +11,7 @@ export const calm: Tidy = {
     const n = points.length;
     return points.reduce((current: CurveSpec, { position }, i) => {
       if (n < 3 || (!closed && (i === 0 || i === n - 1))) return current;
-      const middle = lerp(points[(i + n - 1) % n]!.position, points[(i + 1) % n]!.position, 0.5);
+      const middle = lerp(points[(i + n - 1) % n].position, points[(i + 1) % n].position, 0.5);
       return movePoint(current, i, lerp(position, middle, 0.5));
     }, spec);
   },

@@ -17,8 +17,8 @@ export const mirrorHalf: Tidy = {
     const u = new Float64Array(1);
     fillParams(u, table, Float64Array.of(table.length / 2));
     const v = new Float64Array(3);
-    compiled.value.velocityAt(v, 0, u[0]!);
-    const normal = normalize([v[0]!, v[1]!, v[2]!]);
+    compiled.value.velocityAt(v, 0, u[0]);
+    const normal = normalize([v[0], v[1], v[2]]);
     const half: CurveSpec = { ...inserted.spec, points: inserted.spec.points.slice(0, inserted.point + 1) };
     const middle = half.points.at(-1)!;
     const flip = (d: Vec3): Vec3 => sub(d, scale(normal, 2 * dot(d, normal)));
@@ -32,8 +32,8 @@ export const mirrorHalf: Tidy = {
     // The middle is there once: it comes from the first half and goes on into the other.
     const joined = {
       ...middle,
-      ...(other[0]!.handleOut && { handleOut: other[0]!.handleOut }),
-      straight: other[0]!.straight,
+      ...(other[0].handleOut && { handleOut: other[0].handleOut }),
+      straight: other[0].straight,
     };
     return { ...spec, points: [...half.points.slice(0, -1), joined, ...other.slice(1)] };
   },

@@ -25,6 +25,6 @@ export const refine: Tidy = {
       return sum;
     };
     const { pointStations: s, length } = table;
-    return subdivideLegs(spec, (leg) => turn(s[leg]!, s[leg + 1] ?? length) > MOST_TURN);
+    return subdivideLegs(spec, (leg) => turn(s[leg], s[leg + 1] ?? length) > MOST_TURN);
   },
 };

@@ -13,7 +13,7 @@ export const thinOut: Tidy = {
   apply(spec, tolerance) {
     const { points } = spec;
     if (points.length < 3) return spec;
-    const first = points[0]!.position;
+    const first = points[0].position;
     const size = points.reduce((most, { position }) => Math.max(most, distance(first, position)), 0);
     const kept = thinnedBetweenValues(points, tolerance ?? size * NEAR);
     return kept.length === points.length ? spec : { ...spec, points: kept };
@@ -22,7 +22,7 @@ export const thinOut: Tidy = {
 
 /** As {@link thinned}; points that have a roll or a gauge stay. */
 function thinnedBetweenValues(points: readonly PathPoint[], tolerance: number): PathPoint[] {
-  const kept: PathPoint[] = [points[0]!];
+  const kept: PathPoint[] = [points[0]];
   let from = 0;
   points.forEach(({ roll, gauge }, i) => {
     const isEnd = i === points.length - 1;
@@ -51,7 +51,7 @@ export function thinned(
   const needs = fillNeeds(new Float64Array(points.length), points, tolerance, onProgress);
   let least = tolerance;
   if (needs.filter((need) => need > least).length > most) least = Math.max(needs.toSorted().at(-1 - most)!, tolerance);
-  return points.filter((_, i) => needs[i]! > least);
+  return points.filter((_, i) => needs[i] > least);
 }
 
 /** Points that are told of at a time. */
@@ -74,7 +74,7 @@ function fillNeeds(
     const to = open.pop()!;
     const from = open.pop()!;
     const at = farthest(places, from, to);
-    const off = at < 0 ? 0 : Math.min(fromChord(places, at, from, to), out[from]!, out[to]!);
+    const off = at < 0 ? 0 : Math.min(fromChord(places, at, from, to), out[from], out[to]);
     if (off > tolerance) {
       out[at] = off;
       open.push(from, at, at, to);
@@ -101,12 +101,12 @@ function farthest(places: Float64Array, from: number, to: number): number {
 /** Metres from place i to the chord between two others. */
 function fromChord(places: Float64Array, i: number, from: number, to: number): number {
   const [p, a, b] = [i * 3, from * 3, to * 3];
-  const rx = places[p]! - places[a]!;
-  const ry = places[p + 1]! - places[a + 1]!;
-  const rz = places[p + 2]! - places[a + 2]!;
-  const dx = places[b]! - places[a]!;
-  const dy = places[b + 1]! - places[a + 1]!;
-  const dz = places[b + 2]! - places[a + 2]!;
+  const rx = places[p] - places[a];
+  const ry = places[p + 1] - places[a + 1];
+  const rz = places[p + 2] - places[a + 2];
+  const dx = places[b] - places[a];
+  const dy = places[b + 1] - places[a + 1];
+  const dz = places[b + 2] - places[a + 2];
   const dd = dx * dx + dy * dy + dz * dz;
   const t = dd > 0 ? Math.min(Math.max((rx * dx + ry * dy + rz * dz) / dd, 0), 1) : 0;
   const [x, y, z] = [rx - t * dx, ry - t * dy, rz - t * dz];

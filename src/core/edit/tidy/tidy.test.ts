@@ -26,9 +26,9 @@ describe.each(KINDS)('a path of kind %s', (kind) => {
     expect(done.points).toHaveLength(5);
     if (kind === 'straight') return; // its corners move, and the path with them
     const stations = [...tableOf(compiled(done), 'upright').pointStations];
-    const gaps = stations.slice(1).map((s, i) => s - stations[i]!);
-    for (const gap of gaps) expect(gap / gaps[0]!).toBeGreaterThan(0.75); // the new curve bulges a little differently
-    expect(done.points[4]!.position).toEqual(ZIGZAG[4]!.map((c) => expect.closeTo(c, 9)));
+    const gaps = stations.slice(1).map((s, i) => s - stations[i]);
+    for (const gap of gaps) expect(gap / gaps[0]).toBeGreaterThan(0.75); // the new curve bulges a little differently
+    expect(done.points[4].position).toEqual(ZIGZAG[4].map((c) => expect.closeTo(c, 9)));
   });
 
   it('is symmetrical when its first half is mirrored', () => {
@@ -37,10 +37,10 @@ describe.each(KINDS)('a path of kind %s', (kind) => {
     const done = TIDIES.mirrorHalf.apply(spec);
     const table = evenTable(compiled(done), 'upright', { intervals: 400 });
     expect(table.length / length).toBeCloseTo(1, 1);
-    const place = (i: number) => [0, 1, 2].map((c) => table.frames[i * FRAME_STRIDE + c]!);
+    const place = (i: number) => [0, 1, 2].map((c) => table.frames[i * FRAME_STRIDE + c]);
     // Distances from the middle are the same both ways.
     for (const k of [40, 120, 199]) {
-      const off = (i: number) => Math.hypot(...place(i).map((c, j) => c - place(200)[j]!));
+      const off = (i: number) => Math.hypot(...place(i).map((c, j) => c - place(200)[j]));
       expect(off(200 - k) / off(200 + k)).toBeCloseTo(1, 2);
     }
   });
@@ -93,7 +93,7 @@ describe('thin out', () => {
     expect(points.length).toBeLessThan(60);
     // Sagitta of the chord between neighbours, elementary.
     points.slice(1).forEach(({ position: [x, , z] }, i) => {
-      const [px, , pz] = points[i]!.position;
+      const [px, , pz] = points[i].position;
       expect(10 - Math.hypot((x + px) / 2, (z + pz) / 2)).toBeLessThan(20 / 500 + 1e-9);
     });
   });

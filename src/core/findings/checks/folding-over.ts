@@ -16,7 +16,7 @@ const MARGIN = 1.06;
  * centre of the bend. At 1 the surface folds over.
  */
 export const tightnessOn = (support: Float64Array, frame: Float64Array): number =>
-  reachAlong(support, frame, frame[CURVATURE]!, frame[CURVATURE + 1]!, frame[CURVATURE + 2]!);
+  reachAlong(support, frame, frame[CURVATURE], frame[CURVATURE + 1], frame[CURVATURE + 2]);
 
 const reachAlong = (support: Float64Array, frame: Float64Array, x: number, y: number, z: number): number =>
   sectionReach((up, side) => reachTowards(support, up, side), frame, x, y, z);
@@ -55,8 +55,8 @@ export const foldingOver = defineCheck({
         ? halfWidth(input.segment.box)
         : reachAlong(support, frameOn(shape, station, true), ...inwardAt(table.frames, before, after));
       const corner = { from: station, to: station, station, most: Infinity, radius: 0, needed: reach };
-      while (at < smooth && found[at]!.to < station) at++;
-      const around = at < smooth && found[at]!.from <= station ? found[at] : undefined;
+      while (at < smooth && found[at].to < station) at++;
+      const around = at < smooth && found[at].from <= station ? found[at] : undefined;
       if (around) Object.assign(around, { ...corner, from: around.from, to: around.to });
       else if (reach > 0) found.push(corner);
     }
@@ -75,8 +75,8 @@ export const foldingOver = defineCheck({
 /** Square to the leg before a corner: the unit vector towards the inside of the turn. */
 function inwardAt(frames: Float64Array, before: number, after: number): [number, number, number] {
   const [a, b] = [before * FRAME_STRIDE + FORWARD, after * FRAME_STRIDE + FORWARD];
-  const along = frames[a]! * frames[b]! + frames[a + 1]! * frames[b + 1]! + frames[a + 2]! * frames[b + 2]!;
-  const inward = [0, 1, 2].map((c) => frames[b + c]! - along * frames[a + c]!);
+  const along = frames[a] * frames[b] + frames[a + 1] * frames[b + 1] + frames[a + 2] * frames[b + 2];
+  const inward = [0, 1, 2].map((c) => frames[b + c] - along * frames[a + c]);
   const size = Math.hypot(...inward) || 1;
-  return [inward[0]! / size, inward[1]! / size, inward[2]! / size];
+  return [inward[0] / size, inward[1] / size, inward[2] / size];
 }

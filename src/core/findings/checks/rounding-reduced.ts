@@ -6,7 +6,7 @@ export const roundingReduced = defineCheck({
   kind: 'roundingReduced',
   find({ path, shape: { table } }) {
     return (curveKind(path).reducedRoundings?.(path) ?? []).map(({ point, asked, used }) => {
-      const station = table.pointStations[point]!;
+      const station = table.pointStations[point];
       return {
         check: 'roundingReduced',
         at: { from: station, to: station, station },

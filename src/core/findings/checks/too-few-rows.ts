@@ -24,9 +24,9 @@ export const tooFewRows = defineCheck({
     for (const { station, length } of layout.placements) {
       const end = station + length;
       let needed = neededRow(shape, station, end, bend);
-      while (next < corners.length && corners[next]!.station <= station + row * MEETS) next++;
-      for (; next < corners.length && corners[next]!.station < end - row * MEETS; next++)
-        needed = Math.min(needed, corners[next]!.needed);
+      while (next < corners.length && corners[next].station <= station + row * MEETS) next++;
+      for (; next < corners.length && corners[next].station < end - row * MEETS; next++)
+        needed = Math.min(needed, corners[next].needed);
       const last = found[found.length - 1];
       const isWrong = row > needed * 1.001;
       const here = { from: station, to: end, station: station + length / 2, needed };

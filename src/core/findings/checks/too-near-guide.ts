@@ -19,8 +19,8 @@ export const tooNearGuide = defineCheck({
         found.push({
           check: 'tooNearGuide',
           at: {
-            from: stretch[0]!.station,
-            to: stretch[stretch.length - 1]!.station,
+            from: stretch[0].station,
+            to: stretch[stretch.length - 1].station,
             station: worst.station,
           },
           facts: { gap: worst.gap, wanted: guide.clearance },

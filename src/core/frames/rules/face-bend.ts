@@ -28,21 +28,21 @@ export const faceBend = defineFrameRule({
   hint: 'Up looks to the inside of every bend: belts, tracks, banked ways',
   fillUps(frames, { stations, closed, up }) {
     const last = stations.length - 1;
-    const length = stations[last]!;
-    const forward = [frames[FORWARD]!, frames[FORWARD + 1]!, frames[FORWARD + 2]!] as const;
+    const length = stations[last];
+    const forward = [frames[FORWARD], frames[FORWARD + 1], frames[FORWARD + 2]] as const;
     if (!setUp(frames, 0, ...up)) setUp(frames, 0, ...anyNormal(forward));
     for (let i = 0; i < last; i++) carryUp(frames, i, i + 1);
     const { angles, weights, bends } = facing(frames, stations, closed);
-    const total = closed ? nearestTurn(turnBetween(frames, last, 0), angles[last]! - angles[0]!) : undefined;
+    const total = closed ? nearestTurn(turnBetween(frames, last, 0), angles[last] - angles[0]) : undefined;
     const slope = total !== undefined ? total / length : trend(angles, weights, stations);
-    const rest = angles.map((angle, i) => angle - slope * stations[i]!);
+    const rest = angles.map((angle, i) => angle - slope * stations[i]);
     const given = { angles: rest, weights, stations };
     const [blend, halfTurn] = [
       Math.min(BLEND_SHARE, BLEND_OF_BEND / bends) * length,
       Math.min(HALF_TURN_SHARE, HALF_TURN_OF_BEND / bends) * length,
     ];
     const turns = blendAngles(given, blend, halfTurn, closed);
-    for (let i = 0; i <= last; i++) turnUp(frames, i, turns[i]! + slope * stations[i]!);
+    for (let i = 0; i <= last; i++) turnUp(frames, i, turns[i] + slope * stations[i]);
     return { closingTwist: 0, steep: [] };
   },
 });
@@ -63,9 +63,9 @@ function facing(frames: Float64Array, stations: Float64Array, closed: boolean) {
   let bends = 1;
   for (let i = 0; i < count; i++) {
     const weight = most > 0 ? squared(inward, i * 3) / most : 0;
-    weights[i]! *= weight < LEAST_WEIGHT ? 0 : weight;
+    weights[i] *= weight < LEAST_WEIGHT ? 0 : weight;
     if (weight >= LEAST_WEIGHT) {
-      const angle = angleFromUp(frames, i, inward[i * 3]!, inward[i * 3 + 1]!, inward[i * 3 + 2]!);
+      const angle = angleFromUp(frames, i, inward[i * 3], inward[i * 3 + 1], inward[i * 3 + 2]);
       if (last === undefined) home = last = angle;
       else {
         const next = nearestTurn(angle, last);
@@ -76,7 +76,7 @@ function facing(frames: Float64Array, stations: Float64Array, closed: boolean) {
     angles[i] = last ?? 0;
   }
   const first = weights.findIndex((weight) => weight > 0);
-  if (first > 0) angles.fill(angles[first]!, 0, first);
+  if (first > 0) angles.fill(angles[first], 0, first);
   return { angles, weights, bends };
 }
 
@@ -95,34 +95,34 @@ function inwards(frames: Float64Array, stations: Float64Array, closed: boolean, 
     for (let c = 0; c < 3; c++) out[i * 3 + c] = frames[i * FRAME_STRIDE + CURVATURE + c]!;
   for (let i = 0; i < (closed ? count : count - 1); i++) {
     const k = (i + 1) % count;
-    if (k > 0 && stations[k]! > stations[i]!) continue;
+    if (k > 0 && stations[k] > stations[i]) continue;
     const [a, b] = [i * FRAME_STRIDE + FORWARD, k * FRAME_STRIDE + FORWARD];
     let along = 0;
-    for (let c = 0; c < 3; c++) along += frames[a + c]! * frames[b + c]!;
+    for (let c = 0; c < 3; c++) along += frames[a + c] * frames[b + c];
     const angle = Math.acos(Math.min(Math.max(along, -1), 1));
     if (angle <= KINK_ANGLE) continue;
-    const over = Math.min(cells[i]!, cells[k]!) || 1;
+    const over = Math.min(cells[i], cells[k]) || 1;
     const size = angle / over / Math.max(Math.sin(angle), 1e-9);
     for (let c = 0; c < 3; c++) {
-      out[i * 3 + c]! += (frames[b + c]! - along * frames[a + c]!) * size;
-      out[k * 3 + c]! += (along * frames[b + c]! - frames[a + c]!) * size;
+      out[i * 3 + c] += (frames[b + c] - along * frames[a + c]) * size;
+      out[k * 3 + c] += (along * frames[b + c] - frames[a + c]) * size;
     }
   }
   return out;
 }
 
-const squared = (v: Float64Array, at: number): number => v[at]! ** 2 + v[at + 1]! ** 2 + v[at + 2]! ** 2;
+const squared = (v: Float64Array, at: number): number => v[at] ** 2 + v[at + 1] ** 2 + v[at + 2] ** 2;
 
 /** Slope of the line that fits the angles best, by weight. */
 function trend(angles: Float64Array, weights: Float64Array, stations: Float64Array): number {
   let [w, x, y, xx, xy] = [0, 0, 0, 0, 0];
   weights.forEach((weight, i) => {
-    const s = stations[i]!;
+    const s = stations[i];
     w += weight;
     x += weight * s;
-    y += weight * angles[i]!;
+    y += weight * angles[i];
     xx += weight * s * s;
-    xy += weight * s * angles[i]!;
+    xy += weight * s * angles[i];
   });
   const spread = w * xx - x * x;
   return spread > 1e-9 * w * xx ? (w * xy - x * y) / spread : 0;

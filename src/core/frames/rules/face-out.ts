@@ -24,15 +24,15 @@ export const faceOut = defineFrameRule({
     const last = stations.length - 1;
     const place = (i: number): Vec3 => {
       const at = i * FRAME_STRIDE;
-      return [frames[at]! - frames[0]!, frames[at + 1]! - frames[1]!, frames[at + 2]! - frames[2]!];
+      return [frames[at] - frames[0], frames[at + 1] - frames[1], frames[at + 2] - frames[2]];
     };
     const area: [number, number, number] = [0, 0, 0];
-    for (let i = 0; i < last; i++) cross(place(i), place(i + 1)).forEach((v, c) => (area[c]! += v / 2));
+    for (let i = 0; i < last; i++) cross(place(i), place(i + 1)).forEach((v, c) => (area[c] += v / 2));
     const size = length(area);
-    if (!(size > LEAST_AREA * stations[last]! ** 2)) return least;
+    if (!(size > LEAST_AREA * stations[last] ** 2)) return least;
     const normal = scale(area, 1 / size);
     const wanted = (at: number) =>
-      cross([frames[at + FORWARD]!, frames[at + FORWARD + 1]!, frames[at + FORWARD + 2]!], normal);
+      cross([frames[at + FORWARD], frames[at + FORWARD + 1], frames[at + FORWARD + 2]], normal);
     turnTowards(frames, input, { wanted, blendShare: BLEND_SHARE, halfTurnShare: HALF_TURN_SHARE });
     return { closingTwist: 0, steep: [] };
   },

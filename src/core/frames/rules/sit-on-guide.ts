@@ -20,7 +20,7 @@ export const sitOnGuide = defineFrameRule({
     const { surface } = input;
     const least = leastTwist.fillUps(frames, input);
     if (!surface) return least;
-    const wanted = (at: number) => surface.nearest([frames[at]!, frames[at + 1]!, frames[at + 2]!])?.normal;
+    const wanted = (at: number) => surface.nearest([frames[at], frames[at + 1], frames[at + 2]])?.normal;
     turnTowards(frames, input, { wanted, blendShare: BLEND_SHARE, halfTurnShare: HALF_TURN_SHARE });
     return { closingTwist: 0, steep: [] };
   },

@@ -22,7 +22,7 @@ export const upright = defineFrameRule({
     const loose = new Uint8Array(count);
     for (let i = 0; i < count; i++) {
       const at = i * FRAME_STRIDE + FORWARD;
-      const along = frames[at]! * ref[0] + frames[at + 1]! * ref[1] + frames[at + 2]! * ref[2];
+      const along = frames[at] * ref[0] + frames[at + 1] * ref[1] + frames[at + 2] * ref[2];
       if (Math.abs(along) > limit) loose[i] = 1;
       else setUp(frames, i, ref[0], ref[1], ref[2]);
     }
@@ -64,19 +64,19 @@ function stretches(marked: Uint8Array, closed: boolean): [number, number][] {
 /** Of a stretch that goes over the seam, the longer part. */
 function reachOf(stations: Float64Array, from: number, to: number): SteepReach {
   const end = stations.length - 1;
-  if (to <= end) return [stations[from]!, stations[to]!];
-  const [before, after] = [stations[end]! - stations[from]!, stations[to - end - 1]!];
-  return before >= after ? [stations[from]!, stations[end]!] : [0, after];
+  if (to <= end) return [stations[from], stations[to]];
+  const [before, after] = [stations[end] - stations[from], stations[to - end - 1]];
+  return before >= after ? [stations[from], stations[end]] : [0, after];
 }
 
 /** Samples on steep slopes from which up would turn to the next one's faster than half a turn in {@link SPREAD}. */
 function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Array, ref: Vec3): number[] {
   const last = stations.length - 1;
-  const fastest = Math.PI / (SPREAD * stations[last]!);
+  const fastest = Math.PI / (SPREAD * stations[last]);
   const found: number[] = [];
   for (let i = 0; i < last; i++) {
     if (loose[i] === 1 || loose[i + 1] === 1) continue;
-    const gap = stations[i + 1]! - stations[i]!;
+    const gap = stations[i + 1] - stations[i];
     const most = gap > 0 ? fastest * gap : MOST_AT_CORNER;
     if (!isSlow(frames, i * FRAME_STRIDE + FORWARD, ref, most) && Math.abs(turnBetween(frames, i, i + 1)) > most) {
       found.push(i);
@@ -91,10 +91,10 @@ function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Ar
  */
 function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, most: number): boolean {
   const next = at + FRAME_STRIDE;
-  const dx = frames[next]! - frames[at]!;
-  const dy = frames[next + 1]! - frames[at + 1]!;
-  const dz = frames[next + 2]! - frames[at + 2]!;
-  const rise = frames[at]! * x + frames[at + 1]! * y + frames[at + 2]! * z;
+  const dx = frames[next] - frames[at];
+  const dy = frames[next + 1] - frames[at + 1];
+  const dz = frames[next + 2] - frames[at + 2];
+  const rise = frames[at] * x + frames[at + 1] * y + frames[at + 2] * z;
   const nextRise = rise + dx * x + dy * y + dz * z;
   const steeper = Math.max(rise * rise, nextRise * nextRise);
   if (steeper < GENTLE) return true; // there it turns less than forward does
@@ -123,13 +123,13 @@ class Line {
 
   station(k: number): number {
     const n = this.#stations.length;
-    return this.#stations[this.sample(k)]! + this.#stations[n - 1]! * Math.floor(k / n);
+    return this.#stations[this.sample(k)] + this.#stations[n - 1] * Math.floor(k / n);
   }
 
   /** Marks stretches, and samples around them until each is as long as {@link SPREAD} asks. */
   widen(marked: Uint8Array, found: readonly (readonly [from: number, to: number])[]): void {
     const n = this.#stations.length;
-    const length = this.#stations[n - 1]!;
+    const length = this.#stations[n - 1];
     const wide = found.flatMap(([from, to]) => {
       const [start, end] = [this.station(from), this.station(to)];
       const more = Math.max((length * SPREAD - (end - start)) / 2, 0);
@@ -141,9 +141,8 @@ class Line {
     let next = 0;
     let until = -Infinity;
     for (let i = 0; i < n; i++) {
-      for (; next < wide.length && wide[next]![0] <= this.#stations[i]!; next++)
-        until = Math.max(until, wide[next]![1]);
-      if (this.#stations[i]! <= until) marked[i] = 1;
+      for (; next < wide.length && wide[next][0] <= this.#stations[i]; next++) until = Math.max(until, wide[next][1]);
+      if (this.#stations[i] <= until) marked[i] = 1;
     }
   }
 
@@ -156,7 +155,7 @@ class Line {
     const isOpen = !this.has(after);
     const end = isOpen ? after - 1 : after;
     const last = this.sample(end) * FRAME_STRIDE + UP;
-    const target = [frames[last]!, frames[last + 1]!, frames[last + 2]!] as const;
+    const target = [frames[last], frames[last + 1], frames[last + 2]] as const;
     for (let k = before; k < end; k++) carryUp(frames, this.sample(k), this.sample(k + 1));
     if (isOpen) return;
     const left = angleFromUp(frames, this.sample(after), ...target);

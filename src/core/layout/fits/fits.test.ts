@@ -19,7 +19,7 @@ describe.each(FITS.map((fit) => [fit.kind, fit] as const))('the fit %s', (kind, 
     const { frames } = buildRows(fit.defaults, bar, shape, { station: 1, factor: 1.1, scale: 1, natural: 0.5 });
     for (let at = 0; at < frames.length; at += ROW_STRIDE) {
       const v = (k: number) => [...frames.subarray(at + k, at + k + 3)];
-      const dot = (a: number[], b: number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0);
+      const dot = (a: number[], b: number[]) => a.reduce((sum, x, i) => sum + x * b[i], 0);
       for (const k of [3, 6, 9]) expect(dot(v(k), v(k))).toBeCloseTo(1, 9);
       for (const [a, b] of [[3, 6], [3, 9], [6, 9]] as const) expect(dot(v(a), v(b))).toBeCloseTo(0, 9); // prettier-ignore
     }
@@ -30,7 +30,7 @@ describe.each(FITS.map((fit) => [fit.kind, fit] as const))('the fit %s', (kind, 
     const mesh = (which: typeof kind) =>
       bentRun(bar, line, jobOf({ laying: { kind: 'fillGaps', gap: 0.1 }, bending: { slicing: { by: 'off' } }, fit: { kind: which } })).mesh; // prettier-ignore
     const [own, bent] = [mesh(kind), mesh('bent')];
-    own.positions.forEach((v, i) => expect(Math.abs(v - bent.positions[i]!)).toBeLessThan(2e-6));
+    own.positions.forEach((v, i) => expect(Math.abs(v - bent.positions[i])).toBeLessThan(2e-6));
   });
 });
 
@@ -42,10 +42,10 @@ describe('stiff', () => {
     let base = 0;
     for (const { form } of plan.pieces) {
       const p = form.mesh.positions;
-      const at = (of: Float32Array, v: number, first: number) => [0, 1, 2].map((c) => of[(first + v) * 3 + c]!);
+      const at = (of: Float32Array, v: number, first: number) => [0, 1, 2].map((c) => of[(first + v) * 3 + c]);
       for (let v = 1; v * 3 < p.length; v++) {
         const apart = (of: Float32Array, first: number) =>
-          Math.hypot(...at(of, v, first).map((x, c) => x - at(of, 0, first)[c]!));
+          Math.hypot(...at(of, v, first).map((x, c) => x - at(of, 0, first)[c]));
         expect(apart(mesh.positions, base)).toBeCloseTo(apart(p, 0), 5);
       }
       base += p.length / 3;
@@ -63,10 +63,10 @@ describe('stiff', () => {
       const ends = new Set<string>();
       for (let k = i * length; k < (i + 1) * length; k += 3) ends.add(mesh.positions.slice(k, k + 3).join());
       const places = [...ends].map((place) => place.split(',').map(Number));
-      return [0, 1, 2].map((c) => places.reduce((sum, place) => sum + place[c]!, 0) / places.length);
+      return [0, 1, 2].map((c) => places.reduce((sum, place) => sum + place[c], 0) / places.length);
     });
     expect(middles.length).toBe(13);
-    for (const [x, y] of middles) expect(Math.hypot(x!, y!)).toBeCloseTo(1, 4);
+    for (const [x, y] of middles) expect(Math.hypot(x, y)).toBeCloseTo(1, 4);
   });
 });
 
@@ -82,7 +82,7 @@ describe.each(LAYING_RULES.map((rule) => [rule.kind, rule] as const))('the rule 
     expect(spots.length).toBeGreaterThan(0);
     spots.forEach(({ start, length }, i) => {
       expect(length).toBeGreaterThan(0);
-      expect(start).toBeGreaterThanOrEqual(i > 0 ? spots[i - 1]!.start : 0);
+      expect(start).toBeGreaterThanOrEqual(i > 0 ? spots[i - 1].start : 0);
       expect(start + length).toBeLessThan(20 + 1e-9);
     });
     expect(Number.isFinite(laid.gapAfter)).toBe(true);

@@ -17,7 +17,7 @@ export const stiff = defineFit({
     const pose = frameOn(shape, station + factor * middle);
     for (let r = 0; r + 1 < firsts.length; r++) {
       const frame = pose.slice();
-      carryStiff(frame, (mesh.positions[firsts[r]! * 3]! - middle) * scale);
+      carryStiff(frame, (mesh.positions[firsts[r] * 3] - middle) * scale);
       fillRow(rows, r, frame, scale, shape.table.origin);
     }
   },

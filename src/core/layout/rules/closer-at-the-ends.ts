@@ -41,10 +41,10 @@ export const closerAtTheEnds = defineLayingRule({
     if (spacings >= MAX_PIECES) return equalPieces(spacings + 1, natural, gap); // more than there may be
     const scale = scaleOf(spacings);
     const starts = new Float64Array(spacings + 1);
-    for (let i = 0; i < spacings; i++) starts[i + 1] = starts[i]! + spacing(i, spacings) * scale;
+    for (let i = 0; i < spacings; i++) starts[i + 1] = starts[i] + spacing(i, spacings) * scale;
     return {
       count: spacings + (round ? 0 : 1),
-      at: (piece) => ({ start: starts[piece]!, length: natural }),
+      at: (piece) => ({ start: starts[piece], length: natural }),
       gapAfter: spacing(round ? spacings - 1 : 0, spacings) * scale - natural,
     };
   },

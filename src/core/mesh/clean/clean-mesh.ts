@@ -1,6 +1,6 @@
-import { z } from 'zod';
 import type { OnProgress } from '../../math/progress';
 import type { Mesh } from '../mesh';
+import type { CleanSpec } from './clean-spec';
 import { creaseNormals } from './crease-normals';
 import { meshFigures, type MeshFigures } from './figures';
 import { dropSpecks } from './loose-parts';
@@ -8,31 +8,6 @@ import { subdivide } from './subdivide';
 import { thinOut } from './thin-out';
 import { turnInsideOut } from './turn-inside-out';
 import { weld } from './weld';
-
-/** What is done to a brought mesh before it is turned into a segment, in this order. */
-export const cleanSpecSchema = z.strictObject({
-  /** Vertices within this many metres become one; null = left alone. */
-  weld: z.number().min(0).max(10).nullable(),
-  /** Loose parts with less than this share of the largest one's area are dropped. */
-  specks: z.number().min(0).max(1),
-  insideOut: z.boolean(),
-  /** Share of the triangles that stay. */
-  thin: z.number().min(0.001).max(1),
-  subdivide: z.union([z.literal(0), z.literal(1), z.literal(2)]),
-  /** Faces that meet at less than this angle share their normals, radians; null = normals as they are in the file. */
-  crease: z.number().min(0).max(Math.PI).nullable(),
-});
-
-export type CleanSpec = z.infer<typeof cleanSpecSchema>;
-
-export const CLEAN_DEFAULTS: CleanSpec = {
-  weld: null,
-  specks: 0,
-  insideOut: false,
-  thin: 1,
-  subdivide: 0,
-  crease: null,
-};
 
 export interface Cleaned {
   readonly mesh: Mesh;
@@ -56,12 +31,12 @@ export async function cleanMesh(mesh: Mesh, spec: CleanSpec, unit: number, onPro
     ...(crease !== null ? [(m: Mesh) => creaseNormals(m, crease)] : []),
   ];
   const tell = (done: number) => onProgress?.(done / (steps.length + 2));
-  const before = meshFigures(mesh);
+  const before = await meshFigures(mesh);
   tell(1);
   let out = mesh;
   for (const [i, step] of steps.entries()) {
     out = await step(out);
     tell(i + 2);
   }
-  return { mesh: out, before, after: meshFigures(out) };
+  return { mesh: out, before, after: await meshFigures(out) };
 }

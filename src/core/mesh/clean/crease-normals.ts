@@ -1,13 +1,14 @@
+import { gatherVertices } from '../attributes';
 import type { Mesh } from '../mesh';
-import { samePlaces } from './near-places';
+import { samePlaces } from './same-places';
 
 /**
  * Normals computed anew: faces that meet at less than `angle` radians share theirs, weighted by their angle at the vertex; sharper
  * edges get vertices of their own.
  */
-export function creaseNormals(mesh: Mesh, angle: number): Mesh {
+export async function creaseNormals(mesh: Mesh, angle: number): Promise<Mesh> {
   const { positions: p, indices } = mesh;
-  const places = samePlaces(p);
+  const places = await samePlaces(p);
   const corners = indices.length;
   const faces = faceNormals(mesh);
   const weights = cornerAngles(mesh);
@@ -15,7 +16,7 @@ export function creaseNormals(mesh: Mesh, angle: number): Mesh {
   const first = new Int32Array(places.length).fill(-1);
   const next = new Int32Array(corners);
   for (let i = 0; i < corners; i++) {
-    const place = places[indices[i]!]!;
+    const place = places[indices[i]];
     next[i] = first[place]!;
     first[place] = i;
   }
@@ -27,42 +28,33 @@ export function creaseNormals(mesh: Mesh, angle: number): Mesh {
   for (let i = 0; i < corners; i++) {
     const own = Math.floor(i / 3) * 3;
     let [x, y, z] = [0, 0, 0];
-    for (let j = first[places[indices[i]!]!]!; j >= 0; j = next[j]!) {
+    for (let j = first[places[indices[i]]]; j >= 0; j = next[j]!) {
       const f = Math.floor(j / 3) * 3;
-      const cos = faces[own]! * faces[f]! + faces[own + 1]! * faces[f + 1]! + faces[own + 2]! * faces[f + 2]!;
+      const cos = faces[own] * faces[f] + faces[own + 1] * faces[f + 1] + faces[own + 2] * faces[f + 2];
       if (cos < least && f !== own) continue;
-      x += faces[f]! * weights[j]!;
-      y += faces[f + 1]! * weights[j]!;
-      z += faces[f + 2]! * weights[j]!;
+      x += faces[f] * weights[j];
+      y += faces[f + 1] * weights[j];
+      z += faces[f + 2] * weights[j];
     }
     const l = Math.hypot(x, y, z);
-    const n = l > 1e-12 ? [x / l, y / l, z / l] : [faces[own]!, faces[own + 1]!, faces[own + 2]!];
-    const v = indices[i]!;
+    const n = l > 1e-12 ? [x / l, y / l, z / l] : [faces[own], faces[own + 1], faces[own + 2]];
+    const v = indices[i];
     const list = made.get(v) ?? [];
     let twin = list.find(
-      (k) => n[0]! * normals[k * 3]! + n[1]! * normals[k * 3 + 1]! + n[2]! * normals[k * 3 + 2]! > 0.99999,
+      (k) => n[0] * normals[k * 3] + n[1] * normals[k * 3 + 1] + n[2] * normals[k * 3 + 2] > 0.99999,
     );
     if (twin === undefined) {
       twin = source.length;
       source.push(v);
-      normals.push(n[0]!, n[1]!, n[2]!);
+      normals.push(n[0], n[1], n[2]);
       made.set(v, [...list, twin]);
     }
     out[i] = twin;
   }
-  const pick = (from: Float32Array, size: number) => {
-    const to = new Float32Array(source.length * size);
-    source.forEach((v, k) => {
-      for (let c = 0; c < size; c++) to[k * size + c] = from[v * size + c]!;
-    });
-    return to;
-  };
   return {
     ...mesh,
-    positions: pick(p, 3),
+    ...gatherVertices(mesh, source),
     normals: Float32Array.from(normals),
-    uvs: pick(mesh.uvs, 2),
-    ...(mesh.colours && { colours: pick(mesh.colours, 4) }),
     indices: out,
   };
 }
@@ -71,9 +63,9 @@ export function creaseNormals(mesh: Mesh, angle: number): Mesh {
 function faceNormals({ positions: p, indices }: Mesh): Float64Array {
   const normals = new Float64Array(indices.length);
   for (let i = 0; i < indices.length; i += 3) {
-    const [a, b, c] = [indices[i]! * 3, indices[i + 1]! * 3, indices[i + 2]! * 3];
-    const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
-    const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
+    const [a, b, c] = [indices[i] * 3, indices[i + 1] * 3, indices[i + 2] * 3];
+    const [ux, uy, uz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
+    const [vx, vy, vz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
     const [x, y, z] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
     const l = Math.hypot(x, y, z);
     normals[i] = l > 0 ? x / l : 0;
@@ -89,13 +81,13 @@ function cornerAngles({ positions: p, indices }: Mesh): Float64Array {
   for (let i = 0; i < indices.length; i++) {
     const start = i - (i % 3);
     const k = i - start;
-    const [a, b, c] = [i, start + ((k + 1) % 3), start + ((k + 2) % 3)].map((j) => indices[j]! * 3) as [
+    const [a, b, c] = [i, start + ((k + 1) % 3), start + ((k + 2) % 3)].map((j) => indices[j] * 3) as [
       number,
       number,
       number,
     ];
-    const [ux, uy, uz] = [p[b]! - p[a]!, p[b + 1]! - p[a + 1]!, p[b + 2]! - p[a + 2]!];
-    const [vx, vy, vz] = [p[c]! - p[a]!, p[c + 1]! - p[a + 1]!, p[c + 2]! - p[a + 2]!];
+    const [ux, uy, uz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
+    const [vx, vy, vz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
     const l = Math.hypot(ux, uy, uz) * Math.hypot(vx, vy, vz);
     angles[i] = l > 0 ? Math.acos(Math.min(Math.max((ux * vx + uy * vy + uz * vz) / l, -1), 1)) : 0;
   }

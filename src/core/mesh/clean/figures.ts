@@ -1,7 +1,8 @@
+import { eachEdge } from '../edges';
 import type { Mesh } from '../mesh';
 import { volume } from '../measure';
 import { looseParts } from './loose-parts';
-import { samePlaces } from './near-places';
+import { samePlaces } from './same-places';
 
 /** What there is to clean in a mesh. */
 export interface MeshFigures {
@@ -18,20 +19,20 @@ export interface MeshFigures {
 const known = new WeakMap<object, MeshFigures>();
 
 /** Counts by places, so that doubled vertices do not open edges; once a mesh. */
-export function meshFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigures {
+export async function meshFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): Promise<MeshFigures> {
   let figures = known.get(mesh);
-  if (!figures) known.set(mesh, (figures = countFigures(mesh)));
+  if (!figures) known.set(mesh, (figures = await countFigures(mesh)));
   return figures;
 }
 
-function countFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): MeshFigures {
+async function countFigures(mesh: Pick<Mesh, 'positions' | 'indices'>): Promise<MeshFigures> {
   const { positions, indices } = mesh;
-  const places = samePlaces(positions);
+  const places = await samePlaces(positions);
   const { openEdges, crowdedEdges } = countEdges(indices, places);
   return {
     vertices: positions.length / 3,
     triangles: indices.length / 3,
-    looseParts: looseParts(mesh).count,
+    looseParts: (await looseParts(mesh)).count,
     openEdges,
     crowdedEdges,
     isInsideOut: openEdges === 0 && volume(mesh) < 0,
@@ -43,9 +44,9 @@ function sortRange(values: Uint32Array, from: number, to: number): void {
   if (to - from > 16) values.subarray(from, to).sort();
   else {
     for (let i = from + 1; i < to; i++) {
-      const value = values[i]!;
+      const value = values[i];
       let k = i;
-      for (; k > from && values[k - 1]! > value; k--) values[k] = values[k - 1]!;
+      for (; k > from && values[k - 1] > value; k--) values[k] = values[k - 1]!;
       values[k] = value;
     }
   }
@@ -54,26 +55,17 @@ function sortRange(values: Uint32Array, from: number, to: number): void {
 /** Gathers edges by the lower of their two places, and compares within such a list. */
 function countEdges(indices: Uint32Array, places: Uint32Array): Pick<MeshFigures, 'openEdges' | 'crowdedEdges'> {
   const starts = new Uint32Array(places.length + 1);
-  const next = (i: number) => (i % 3 === 2 ? i - 2 : i + 1);
-  for (let i = 0; i < indices.length; i++) {
-    const a = places[indices[i]!]!;
-    const b = places[indices[next(i)]!]!;
-    if (a !== b) starts[Math.min(a, b) + 1]!++;
-  }
-  for (let v = 0; v < places.length; v++) starts[v + 1]! += starts[v]!;
+  eachEdge(indices, places, (a, b) => starts[Math.min(a, b) + 1]++);
+  for (let v = 0; v < places.length; v++) starts[v + 1] += starts[v];
   const ends = starts.slice();
-  const others = new Uint32Array(starts[places.length]!);
-  for (let i = 0; i < indices.length; i++) {
-    const a = places[indices[i]!]!;
-    const b = places[indices[next(i)]!]!;
-    if (a !== b) others[ends[Math.min(a, b)]!++] = Math.max(a, b);
-  }
+  const others = new Uint32Array(starts[places.length]);
+  eachEdge(indices, places, (a, b) => (others[ends[Math.min(a, b)]++] = Math.max(a, b)));
   let openEdges = 0;
   let crowdedEdges = 0;
   for (let v = 0; v < places.length; v++) {
-    const last = ends[v]!;
-    sortRange(others, starts[v]!, last);
-    for (let i = starts[v]!, end = i; i < last; i = end) {
+    const last = ends[v];
+    sortRange(others, starts[v], last);
+    for (let i = starts[v], end = i; i < last; i = end) {
       for (end = i + 1; end < last && others[end] === others[i];) end++;
       if (end - i === 1) openEdges++;
       if (end - i > 2) crowdedEdges++;

@@ -1,18 +1,40 @@
+/** How many tolerances wide a cell is: wider ones hold more vertices, narrower ones need more neighbours looked at. */
+const CELL = 4;
+
 /**
- * For every vertex the first vertex within `tolerance` of it (itself where there is none before it); metres. Found through a grid
- * of cells: linear time for meshes whose vertices do not crowd. Tolerance 0 = exactly equal places.
+ * For every vertex the first vertex within `tolerance` of it (itself where there is none before it); metres, above 0. Found through a
+ * grid of cells: linear time for meshes whose vertices do not crowd.
  */
-export const nearPlaces = (positions: Float32Array, tolerance: number): Uint32Array =>
-  tolerance > 0 ? placesWithin(positions, tolerance) : equalPlaces(positions);
-
-/** The places of equal vertices; found once for the same positions, which must not be written to any more. */
-export function samePlaces(positions: Float32Array): Uint32Array {
-  let places = known.get(positions);
-  if (!places) known.set(positions, (places = equalPlaces(positions)));
-  return places;
+export function nearPlaces(positions: Float32Array, tolerance: number): Uint32Array {
+  const count = positions.length / 3;
+  const buckets = new Buckets(count);
+  const { heads, next, mask } = buckets;
+  const found = new Uint32Array(count);
+  const perCell = 1 / (CELL * tolerance);
+  const square = tolerance * tolerance;
+  const cell = (x: number) => Math.floor(x * perCell);
+  for (let v = 0; v < count; v++) {
+    const x = positions[v * 3];
+    const y = positions[v * 3 + 1];
+    const z = positions[v * 3 + 2];
+    let hit = count;
+    for (let cx = cell(x - tolerance); cx <= cell(x + tolerance); cx++) {
+      for (let cy = cell(y - tolerance); cy <= cell(y + tolerance); cy++) {
+        for (let cz = cell(z - tolerance); cz <= cell(z + tolerance); cz++) {
+          for (let o = heads[hash(cx, cy, cz) & mask]; o >= 0; o = next[o]!) {
+            const dx = positions[o * 3] - x;
+            const dy = positions[o * 3 + 1] - y;
+            const dz = positions[o * 3 + 2] - z;
+            if (o < hit && dx * dx + dy * dy + dz * dz <= square) hit = o;
+          }
+        }
+      }
+    }
+    found[v] = hit < count ? hit : v;
+    if (hit === count) buckets.put(v, hash(cell(x), cell(y), cell(z)) & mask);
+  }
+  return found;
 }
-
-const known = new WeakMap<Float32Array, Uint32Array>();
 
 /** Spreads three whole numbers over 32 bits; the last mixing keeps the low bits of round numbers apart. */
 function hash(x: number, y: number, z: number): number {
@@ -38,58 +60,4 @@ class Buckets {
     this.next[v] = this.heads[bucket]!;
     this.heads[bucket] = v;
   }
-}
-
-function equalPlaces(positions: Float32Array): Uint32Array {
-  const count = positions.length / 3;
-  const buckets = new Buckets(count);
-  const { heads, next, mask } = buckets;
-  const found = new Uint32Array(count);
-  const bits = new Int32Array(positions.buffer, positions.byteOffset, positions.length);
-  for (let v = 0; v < count; v++) {
-    const at = v * 3;
-    const x = positions[at]!;
-    const y = positions[at + 1]!;
-    const z = positions[at + 2]!;
-    const bucket = hash(x === 0 ? 0 : bits[at]!, y === 0 ? 0 : bits[at + 1]!, z === 0 ? 0 : bits[at + 2]!) & mask; // -0 is 0
-    let o = heads[bucket]!;
-    while (o >= 0 && (positions[o * 3] !== x || positions[o * 3 + 1] !== y || positions[o * 3 + 2] !== z)) o = next[o]!;
-    found[v] = o < 0 ? v : o;
-    if (o < 0) buckets.put(v, bucket);
-  }
-  return found;
-}
-
-/** How many tolerances wide a cell is: wider ones hold more vertices, narrower ones need more neighbours looked at. */
-const CELL = 4;
-
-function placesWithin(positions: Float32Array, tolerance: number): Uint32Array {
-  const count = positions.length / 3;
-  const buckets = new Buckets(count);
-  const { heads, next, mask } = buckets;
-  const found = new Uint32Array(count);
-  const perCell = 1 / (CELL * tolerance);
-  const square = tolerance * tolerance;
-  const cell = (x: number) => Math.floor(x * perCell);
-  for (let v = 0; v < count; v++) {
-    const x = positions[v * 3]!;
-    const y = positions[v * 3 + 1]!;
-    const z = positions[v * 3 + 2]!;
-    let hit = count;
-    for (let cx = cell(x - tolerance); cx <= cell(x + tolerance); cx++) {
-      for (let cy = cell(y - tolerance); cy <= cell(y + tolerance); cy++) {
-        for (let cz = cell(z - tolerance); cz <= cell(z + tolerance); cz++) {
-          for (let o = heads[hash(cx, cy, cz) & mask]!; o >= 0; o = next[o]!) {
-            const dx = positions[o * 3]! - x;
-            const dy = positions[o * 3 + 1]! - y;
-            const dz = positions[o * 3 + 2]! - z;
-            if (o < hit && dx * dx + dy * dy + dz * dz <= square) hit = o;
-          }
-        }
-      }
-    }
-    found[v] = hit < count ? hit : v;
-    if (hit === count) buckets.put(v, hash(cell(x), cell(y), cell(z)) & mask);
-  }
-  return found;
 }

@@ -1,6 +1,6 @@
 import { MeshoptSimplifier } from 'meshoptimizer';
 import type { Mesh, Part } from '../mesh';
-import { onlyUsed } from './with-triangles';
+import { onlyUsed } from '../used-vertices';
 
 /**
  * Fewer triangles, about `share` of them, part by part by edge collapse (meshoptimizer; M. Garland & P. Heckbert, SIGGRAPH 1997).
@@ -38,6 +38,6 @@ export async function thinOut(mesh: Mesh, share: number): Promise<Mesh> {
     start += kept.length;
   }
   const indices = new Uint32Array(start);
-  lists.forEach((list, i) => indices.set(list, parts[i]!.start));
+  lists.forEach((list, i) => indices.set(list, parts[i].start));
   return onlyUsed({ ...mesh, indices, parts });
 }

@@ -30,7 +30,7 @@ export function applyFinishes(
     const finish = worn.get(part.name);
     if (!finish) return part;
     materials.push(
-      finishedMaterial(mesh.materials[part.material]!, part.name, length, finish, imagesOf(finish), images),
+      finishedMaterial(mesh.materials[part.material], part.name, length, finish, imagesOf(finish), images),
     );
     return { ...part, material: materials.length - 1, runsOn: finish.fit === 'onward' };
   });

@@ -39,12 +39,12 @@ export function drawPattern({ pattern, seed, contrast }: PatternSpec, size = 256
   const slope = (relief * size) / 2;
   for (let y = 0; y < size; y++) {
     for (let x = 0; x < size; x++) {
-      const h = (i: number, j: number) => heights[((j + size) % size) * size + ((i + size) % size)]!;
+      const h = (i: number, j: number) => heights[((j + size) % size) * size + ((i + size) % size)];
       // Image rows run down and the normal's y up.
       const n = [(h(x - 1, y) - h(x + 1, y)) * slope, (h(x, y + 1) - h(x, y - 1)) * slope, 1];
-      const l = Math.hypot(n[0]!, n[1]!, 1);
+      const l = Math.hypot(n[0], n[1], 1);
       const at = (y * size + x) * 4;
-      for (let c = 0; c < 3; c++) images.normal[at + c] = Math.round(127.5 + (127.5 * n[c]!) / l);
+      for (let c = 0; c < 3; c++) images.normal[at + c] = Math.round(127.5 + (127.5 * n[c]) / l);
     }
   }
   return images;

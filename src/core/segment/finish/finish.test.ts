@@ -37,7 +37,7 @@ describe('every pattern', () => {
           const [a, b] = along
             ? [k * size + at, k * size + ((at + 1) % size)]
             : [at * size + k, ((at + 1) % size) * size + k];
-          sum += Math.abs(image[a * 4]! - image[b * 4]!);
+          sum += Math.abs(image[a * 4] - image[b * 4]);
         }
         return sum / size;
       };
@@ -55,12 +55,12 @@ describe('every pattern', () => {
     (pattern) => {
       const [a, b] = [0, 1].map(() => drawPattern({ pattern, seed: 9, contrast: 0.7 }, 32));
       expect(a).toEqual(b);
-      for (let i = 0; i < a!.normal.length; i += 4) {
-        const n = [0, 1, 2].map((c) => a!.normal[i + c]! / 127.5 - 1);
+      for (let i = 0; i < a.normal.length; i += 4) {
+        const n = [0, 1, 2].map((c) => a.normal[i + c] / 127.5 - 1);
         expect(Math.abs(Math.hypot(...n) - 1)).toBeLessThan(0.02);
-        expect(n[2]!).toBeGreaterThan(0);
+        expect(n[2]).toBeGreaterThan(0);
       }
-      expect(new Set(a!.colour).size).toBeGreaterThan(1);
+      expect(new Set(a.colour).size).toBeGreaterThan(1);
     },
   );
 
@@ -77,7 +77,7 @@ describe('applyFinishes', () => {
   it('gives the part a material of its own and leaves the others alone', () => {
     const road = makeSegmentMesh({ kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 });
     const done = applyFinishes(road, 4, [{ ...FINISH, part: 'Kerbs', texture: null }], () => undefined);
-    const material = (name: string) => done.materials[done.parts.find((p) => p.name === name)!.material]!;
+    const material = (name: string) => done.materials[done.parts.find((p) => p.name === name)!.material];
     expect(material('Kerbs')).toMatchObject({ name: 'Kerbs', roughness: 0.5, metalness: 0.25 });
     expect(material('Kerbs').colour[0]).toBeCloseTo(0.2158605, 6); // sRGB 128 as linear light (IEC 61966-2-1)
     expect(material('Bank')).toBe(road.materials[3]);
@@ -102,8 +102,8 @@ describe('applyFinishes', () => {
     plan.pieces.forEach(({ form }, i) => {
       const { positions } = form.mesh;
       for (let v = 0; v * 3 < positions.length; v++) {
-        if (Math.abs(form.mesh.normals[v * 3]!) > 0.5) continue; // the flat ends have a plane of their own
-        expect(uvs[(base + v) * 2]).toBeCloseTo(i * 2 + positions[v * 3]!, 5);
+        if (Math.abs(form.mesh.normals[v * 3]) > 0.5) continue; // the flat ends have a plane of their own
+        expect(uvs[(base + v) * 2]).toBeCloseTo(i * 2 + positions[v * 3], 5);
       }
       base += positions.length / 3;
     });
@@ -113,7 +113,7 @@ describe('applyFinishes', () => {
 it('fibre lies along its strand: it changes far less on the way along than round it', () => {
   const size = 128;
   const { colour } = drawPattern({ pattern: 'fibre', seed: 4, contrast: 1 }, size);
-  const at = (x: number, y: number) => colour[((y % size) * size + (x % size)) * 4]!;
+  const at = (x: number, y: number) => colour[((y % size) * size + (x % size)) * 4];
   let [along, round] = [0, 0];
   for (let y = 0; y < size; y++) {
     for (let x = 0; x < size; x++) {

@@ -35,7 +35,7 @@ const image = { colour: { name: 'a', mime: 'image/png' as const, bytes: new Uint
 function repeats(mesh: Mesh): [number, number] {
   const done = applyFinishes(mesh, 4, [finish], () => image, true);
   const { scale } = done.materials.at(-1)!.textureTransform!;
-  const at = (v: number, k: number) => done.uvs[v * 2 + k]! * scale[k]!;
+  const at = (v: number, k: number) => done.uvs[v * 2 + k] * scale[k];
   return [at(1, 0) - at(0, 0), at(3, 1) - at(0, 1)];
 }
 
@@ -53,7 +53,7 @@ describe('a texture on a brought mesh', () => {
 
   it('is held once where several parts wear it', () => {
     const mesh = strip((x, z) => [x, z]);
-    const parts = ['A', 'B', 'C'].map((name) => ({ ...mesh.parts[0]!, name }));
+    const parts = ['A', 'B', 'C'].map((name) => ({ ...mesh.parts[0], name }));
     const finishes = parts.map(({ name }) => ({ ...finish, part: name }));
     const done = applyFinishes({ ...mesh, parts }, 4, finishes, () => image, true);
     expect(done.images).toHaveLength(1);

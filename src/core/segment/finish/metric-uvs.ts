@@ -20,12 +20,12 @@ export function metricUvs(mesh: Mesh, parts: readonly Part[]): Float32Array {
   for (const part of parts) {
     const { along, across } = ratesOf(mesh, part);
     const a = Math.abs(along[0]) >= Math.abs(along[1]) ? 0 : 1;
-    const [rate, other] = [along[a], across[1 - a]!];
+    const [rate, other] = [along[a], across[1 - a]];
     const isMapped = Math.abs(rate) > LEAST_RATE && other > LEAST_RATE;
     for (let i = part.start; i < part.start + part.count; i++) {
-      const v = mesh.indices[i]!;
-      uvs[v * 2] = isMapped ? mesh.uvs[v * 2 + a]! / rate : mesh.positions[v * 3]!;
-      uvs[v * 2 + 1] = isMapped ? mesh.uvs[v * 2 + 1 - a]! / other : acrossAt(mesh, v);
+      const v = mesh.indices[i];
+      uvs[v * 2] = isMapped ? mesh.uvs[v * 2 + a] / rate : mesh.positions[v * 3];
+      uvs[v * 2 + 1] = isMapped ? mesh.uvs[v * 2 + 1 - a] / other : acrossAt(mesh, v);
     }
   }
   return uvs;
@@ -33,8 +33,8 @@ export function metricUvs(mesh: Mesh, parts: readonly Part[]): Float32Array {
 
 /** Seen from above or from the side, as the surface looks. */
 function acrossAt({ positions, normals }: Mesh, v: number): number {
-  const [y, z] = [Math.abs(normals[v * 3 + 1]!), Math.abs(normals[v * 3 + 2]!)];
-  return y > z ? positions[v * 3 + 2]! : positions[v * 3 + 1]!;
+  const [y, z] = [Math.abs(normals[v * 3 + 1]), Math.abs(normals[v * 3 + 2])];
+  return y > z ? positions[v * 3 + 2] : positions[v * 3 + 1];
 }
 
 /** Means over the faces, by area: of the signed slope along x, and of the steepness square to it. */
@@ -43,15 +43,15 @@ function ratesOf({ positions: p, uvs, indices }: Mesh, { start, count }: Part): 
   const across: [number, number] = [0, 0];
   let area = 0;
   for (let i = start; i < start + count; i += 3) {
-    const [a, b, c] = [indices[i]!, indices[i + 1]!, indices[i + 2]!];
-    const e = [0, 1, 2].map((k) => p[b * 3 + k]! - p[a * 3 + k]!) as [number, number, number];
-    const f = [0, 1, 2].map((k) => p[c * 3 + k]! - p[a * 3 + k]!) as [number, number, number];
+    const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
+    const e = [0, 1, 2].map((k) => p[b * 3 + k] - p[a * 3 + k]) as [number, number, number];
+    const f = [0, 1, 2].map((k) => p[c * 3 + k] - p[a * 3 + k]) as [number, number, number];
     const n = [e[1] * f[2] - e[2] * f[1], e[2] * f[0] - e[0] * f[2], e[0] * f[1] - e[1] * f[0]] as const;
     const size = Math.hypot(...n);
     if (size === 0 || Math.abs(n[0]) > END_FACE * size) continue;
     area += size;
     for (const k of [0, 1] as const) {
-      const [d, g] = [uvs[b * 2 + k]! - uvs[a * 2 + k]!, uvs[c * 2 + k]! - uvs[a * 2 + k]!];
+      const [d, g] = [uvs[b * 2 + k] - uvs[a * 2 + k], uvs[c * 2 + k] - uvs[a * 2 + k]];
       // Gradient in the face's plane: (d (f x n) + g (n x e)) / n^2; its component along x, and the rest.
       const x = (d * (f[1] * n[2] - f[2] * n[1]) + g * (n[1] * e[2] - n[2] * e[1])) / size ** 2;
       const y = (d * (f[2] * n[0] - f[0] * n[2]) + g * (n[2] * e[0] - n[0] * e[2])) / size ** 2;

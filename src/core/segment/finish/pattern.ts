@@ -1,3 +1,5 @@
+import { seededRow } from '../../math/random';
+
 /** What a pattern is at a place: all between 0 and 1. */
 export interface PatternSample {
   /** Height of the surface, for the normals. */
@@ -24,18 +26,14 @@ export const definePattern = <K extends string>(pattern: Pattern<K>): Pattern<K>
 
 /** Value noise on a lattice of seeded random numbers that wraps, blended by smoothsteps. */
 export function tilingNoise(seed: number): Noise {
-  const value = (x: number, y: number) => {
-    let h = Math.imul(x, 374761393) ^ Math.imul(y, 668265263) ^ Math.imul(seed + 1, 2246822519);
-    h = Math.imul(h ^ (h >>> 13), 1274126177);
-    return ((h ^ (h >>> 16)) >>> 0) / 4294967296;
-  };
+  const value = seededRow(seed);
   const wrap = (i: number, n: number) => ((i % n) + n) % n;
   const smooth = (t: number) => t * t * (3 - 2 * t);
   return (u, v, along, across) => {
     const [x, y] = [u * along, v * across];
     const [i, j] = [Math.floor(x), Math.floor(y)];
     const [s, t] = [smooth(x - i), smooth(y - j)];
-    const at = (a: number, b: number) => value(wrap(a, along), wrap(b, across));
+    const at = (a: number, b: number) => value(wrap(b, across) * along + wrap(a, along));
     const low = at(i, j) + (at(i + 1, j) - at(i, j)) * s;
     const high = at(i, j + 1) + (at(i + 1, j + 1) - at(i, j + 1)) * s;
     return low + (high - low) * t;

@@ -69,7 +69,7 @@ export const baluster = defineMaker({
     const upright: Placed = (a, b, c) => [c + h, a, b];
     const profile = smoothed(VASE.map(([at, wide]) => ({ x: at * height, r: wide * h })));
     // It reaches a little into both blocks.
-    const [first, last] = [profile[0]!, profile.at(-1)!];
+    const [first, last] = [profile[0], profile.at(-1)!];
     const closed: ProfilePoint[] = [
       { x: first.x - bevel, r: 0, isEdge: true },
       { x: first.x - bevel, r: first.r, isEdge: true },

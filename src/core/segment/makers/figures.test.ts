@@ -36,7 +36,7 @@ describe('coil', () => {
     const led = make('coil', { by: 'count' }).figures.get('Wire needed')!;
     expect(led).toBeGreaterThan(bare - 2 * 2 * Math.PI * 0.02 * 0.75 + 0.16);
     expect(led).toBeLessThan(bare + 0.16);
-    const spec = maker('coil').fill!({ ...(maker('coil').defaults as object), by: 'fill' } as MakerSpec, 1.234);
+    const spec = maker('coil').fill!({ ...(maker('coil').defaults as object), by: 'fill' }, 1.234);
     const { max } = boxOf(maker('coil').make(spec).positions);
     expect(max[0]).toBeCloseTo(1.234, 6);
   });
@@ -57,8 +57,8 @@ describe('chain link', () => {
     });
     expect(Math.abs((volume(mesh) * 1e9) / wanted - 1)).toBeLessThan(0.002);
     const [length, height, across] = boxSize(boxOf(mesh.positions)).map((v) => v * 1000) as [number, number, number];
-    expect(length).toBeCloseTo(outer[0]!, 3);
-    expect(across).toBeCloseTo(outer[1]!, 3);
+    expect(length).toBeCloseTo(outer[0], 3);
+    expect(across).toBeCloseTo(outer[1], 3);
     expect(height).toBeCloseTo(bar, 3);
   });
 
@@ -127,19 +127,19 @@ describe('a road', () => {
 });
 
 describe('a baluster', () => {
-  it.each(['turned', 'square'])('of the form %s is one upright: its parts meet from foot to head', (form) => {
+  it.each(['turned', 'square'])('of the form %s is one upright: its parts meet from foot to head', async (form) => {
     const { mesh } = make('baluster', { form, height: 0.9 });
-    const { of, count } = looseParts(mesh);
+    const { of, count } = await looseParts(mesh);
     const ranges = Array.from({ length: count }, () => [Infinity, -Infinity] as [number, number]);
     for (let i = 0; i < mesh.indices.length; i++) {
-      const range = ranges[of[Math.floor(i / 3)]!]!;
-      const y = mesh.positions[mesh.indices[i]! * 3 + 1]!;
+      const range = ranges[of[Math.floor(i / 3)]];
+      const y = mesh.positions[mesh.indices[i] * 3 + 1];
       range[0] = Math.min(range[0], y);
       range[1] = Math.max(range[1], y);
     }
     ranges.sort((a, b) => a[0] - b[0]);
-    expect(ranges[0]![0]).toBeCloseTo(0, 6);
-    ranges.slice(1).forEach(([from], i) => expect(from).toBeLessThanOrEqual(ranges[i]![1]));
+    expect(ranges[0][0]).toBeCloseTo(0, 6);
+    ranges.slice(1).forEach(([from], i) => expect(from).toBeLessThanOrEqual(ranges[i][1]));
     expect(Math.max(...ranges.map(([, to]) => to))).toBeCloseTo(0.9, 6);
   });
 });

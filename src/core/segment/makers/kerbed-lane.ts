@@ -68,7 +68,7 @@ function outlineOf({ laneWidth, bankHeight }: { laneWidth: number; bankHeight: n
     const previous = right[i - 1];
     return [[-zz, yy], previous ? previous[1] : MARKING, previous ? previous[2] : ''] as const;
   });
-  const outline = [...left.map(([p]) => p as SectionPoint).reverse(), ...right.map(([p]) => p)];
+  const outline = [...left.map(([p]) => p).reverse(), ...right.map(([p]) => p)];
   const strips: Strip[] = [
     ...left
       .slice(1)

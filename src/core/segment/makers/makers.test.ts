@@ -51,12 +51,12 @@ const make = (spec: Values): Mesh => {
 function agreeing({ positions: p, normals: n, indices }: Mesh): number {
   let [with_, all] = [0, 0];
   for (let i = 0; i < indices.length; i += 3) {
-    const [a, b, c] = [0, 1, 2].map((k) => indices[i + k]! * 3) as [number, number, number];
-    const u = [0, 1, 2].map((k) => p[b + k]! - p[a + k]!);
-    const v = [0, 1, 2].map((k) => p[c + k]! - p[a + k]!);
-    const face = [u[1]! * v[2]! - u[2]! * v[1]!, u[2]! * v[0]! - u[0]! * v[2]!, u[0]! * v[1]! - u[1]! * v[0]!];
+    const [a, b, c] = [0, 1, 2].map((k) => indices[i + k] * 3) as [number, number, number];
+    const u = [0, 1, 2].map((k) => p[b + k] - p[a + k]);
+    const v = [0, 1, 2].map((k) => p[c + k] - p[a + k]);
+    const face = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
     const area = Math.hypot(...face);
-    const dot = [0, 1, 2].reduce((sum, k) => sum + face[k]! * (n[a + k]! + n[b + k]! + n[c + k]!), 0);
+    const dot = [0, 1, 2].reduce((sum, k) => sum + face[k] * (n[a + k] + n[b + k] + n[c + k]), 0);
     all += area;
     if (dot > 0) with_ += area;
   }
@@ -74,7 +74,7 @@ describe.each(specs)('%s', (name, spec) => {
       expect(Math.abs(min[0])).toBeLessThan(1e-6 * Math.max(max[0], 1));
     expect(max[0]).toBeGreaterThan(0);
     for (let i = 0; i < mesh.normals.length; i += 3)
-      expect(Math.abs(Math.hypot(mesh.normals[i]!, mesh.normals[i + 1]!, mesh.normals[i + 2]!) - 1)).toBeLessThan(1e-5);
+      expect(Math.abs(Math.hypot(mesh.normals[i], mesh.normals[i + 1], mesh.normals[i + 2]) - 1)).toBeLessThan(1e-5);
     expect(agreeing(mesh)).toBeGreaterThan(0.9999);
     for (const part of mesh.parts) expect(mesh.materials[part.material]).toBeDefined();
     expect(mesh.uvs.every(Number.isFinite)).toBe(true);
@@ -125,14 +125,14 @@ describe('a profile to draw on', () => {
     ['an open hose with one fitting', { ribs: 0, fittings: 'start', wall: 0.01 }],
   ])('of %s makes the same solid', (_, change) => {
     const spec = { ...turned, ...change } as Values & MakerSpec;
-    const drawn = make(toDrawn(spec)! as Values & MakerSpec);
+    const drawn = make(toDrawn(spec)!);
     expect(isClosed(drawn)).toBe(true);
     expect(volume(drawn) / volume(make(spec))).toBeCloseTo(1, 4); // the rings of both may have a few sides more or less
   });
 
   it('of round ribs comes near: an arc has more in it than a wave', () => {
     const spec = { ...turned, ribs: 10 } as Values & MakerSpec;
-    const share = volume(make(toDrawn(spec)! as Values & MakerSpec)) / volume(make(spec));
+    const share = volume(make(toDrawn(spec)!)) / volume(make(spec));
     expect(Math.abs(share - 1)).toBeLessThan(0.06);
   });
 
@@ -167,10 +167,10 @@ describe('meshes of all makers', () => {
       const places = placeOf(positions);
       const faces = new Map<string, number>();
       for (let i = 0; i < indices.length; i += 3) {
-        const corners = [0, 1, 2].map((k) => places[indices[i + k]!]!);
+        const corners = [0, 1, 2].map((k) => places[indices[i + k]]);
         expect(new Set(corners).size).toBe(3);
         corners.forEach((a, k) => {
-          const key = [a, corners[(k + 1) % 3]!].sort((p, q) => p - q).join();
+          const key = [a, corners[(k + 1) % 3]].sort((p, q) => p - q).join();
           faces.set(key, (faces.get(key) ?? 0) + 1);
         });
       }
@@ -183,7 +183,7 @@ describe('meshes of all makers', () => {
 describe('what fills its path', () => {
   const filled = (kind: MakerName, change: Values, reach: number) => {
     const { defaults, fill } = maker(kind);
-    return fill!({ ...(defaults as Values), ...change } as MakerSpec, reach) as MakerSpec;
+    return fill!({ ...(defaults as Values), ...change }, reach) as MakerSpec;
   };
   const figure = (spec: MakerSpec, label: string) =>
     maker(spec.kind).figures!(spec).find((f) => f.label === label)!.value; // prettier-ignore
@@ -199,7 +199,7 @@ describe('what fills its path', () => {
     const spec = filled('turned', { fittings: 'both', fittingLength: 0.12 }, 10);
     expect(figure(spec, 'Ribs')).toBe(Math.round((24 * (10 - 0.24)) / (1 - 0.24)));
     expect(maker('turned').stiff!(spec)).toEqual([{ from: 0, to: 0.12 }, { from: 10 - 0.12, to: 10 }]); // prettier-ignore
-    const box = boxOf(make(spec as Values).positions);
+    const box = boxOf(make(spec).positions);
     expect(box.max[0]).toBeCloseTo(10, 5);
   });
 

@@ -1,5 +1,5 @@
-import { randomLcg } from 'd3-random';
 import { z } from 'zod';
+import { seededRandom } from '../../math/random';
 import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
@@ -100,7 +100,7 @@ export const shoot = defineMaker({
 
 function addLeaves(builder: MeshBuilder, spec: ShootSpec, spacing: number, taper: (t: number) => number): void {
   const { length, nodes, leaf, arrangement, seed } = spec;
-  const random = randomLcg(seed);
+  const random = seededRandom(seed);
   for (let n = 1; n <= nodes; n++) {
     const t = (n * spacing) / length;
     const perNode = arrangement === 'opposite' ? 2 : 1;
@@ -142,8 +142,8 @@ function addLeaf(builder: MeshBuilder, { x, foot, angle, size, lean }: Leaf): vo
         const [y, z] = [r * ca - side * half * sa, r * sa + side * half * ca];
         const tilt = side * 0.24;
         const n = [nx, no * ca - tilt * sa, no * sa + tilt * ca];
-        const l = Math.hypot(n[0]!, n[1]!, n[2]!);
-        return builder.vertex(px, y, z, n[0]! / l, n[1]! / l, n[2]! / l, 0.5 + side * 0.5, share);
+        const l = Math.hypot(n[0], n[1], n[2]);
+        return builder.vertex([px, y, z], [n[0] / l, n[1] / l, n[2] / l], [0.5 + side * 0.5, share]);
       }),
     );
     along += (size / LEAF_ROWS) * Math.cos(bend);
@@ -152,7 +152,7 @@ function addLeaf(builder: MeshBuilder, { x, foot, angle, size, lean }: Leaf): vo
   }
   for (let k = 0; k < LEAF_ROWS; k++) {
     for (let j = 0; j < 2; j++) {
-      const [a, b, c, d] = [rows[k]![j]!, rows[k]![j + 1]!, rows[k + 1]![j + 1]!, rows[k + 1]![j]!];
+      const [a, b, c, d] = [rows[k][j], rows[k][j + 1], rows[k + 1][j + 1], rows[k + 1][j]];
       builder.triangle('Leaves', 1, a, c, b);
       builder.triangle('Leaves', 1, a, d, c);
     }

@@ -61,17 +61,17 @@ export const turnedProfile = defineMaker({
       isEdge: !strips[i - 1]?.smoothToNext,
     }));
     const wear = strips.map(({ part, material }) => ({ part, material: Number(material) }));
-    const [first, last] = [profile[0]!, profile.at(-1)!];
+    const [first, last] = [profile[0], profile.at(-1)!];
     if (spec.flatEnds && first.r > 0) {
       profile.unshift({ x: first.x, r: 0, isEdge: true });
-      wear.unshift(wear[0]!);
+      wear.unshift(wear[0]);
     }
     if (spec.flatEnds && last.r > 0) {
       profile.push({ x: last.x, r: 0, isEdge: true });
       wear.push(wear.at(-1)!);
     }
     const builder = new MeshBuilder(stripMaterials({ ...section, closed: spec.flatEnds }));
-    revolveProfile(builder, wear[0]!, profile, circleSides(widest, spec), (leg) => wear[leg]!);
+    revolveProfile(builder, wear[0], profile, circleSides(widest, spec), (leg) => wear[leg]);
     return builder.build();
   },
   problem(spec) {

@@ -120,7 +120,7 @@ function profileOf(spec: TurnedSpec): TurnedOutline | undefined {
   const before = bareCorners.filter(({ z: x }) => x <= start + 1e-9);
   const after = bareCorners.filter(({ z: x }) => x > start + 1e-9);
   const inside = wall > 0 ? [length, 0].map((x) => ({ z: x, y: radius - wall, strip: HOSE })) : [];
-  const closing = wall > 0 ? [{ ...before[0]! }] : [];
+  const closing = wall > 0 ? [{ ...before[0] }] : [];
   const corners = [...before, ...ribCorners, ...after, ...inside, ...closing];
   if (corners.length > 400) return undefined;
   const strips = MATERIALS.map(({ name, colour, roughness, metalness }) => ({
@@ -203,7 +203,7 @@ export const turned = defineMaker({
     const { length, radius, ribHeight, fittingHeight, fittings, wall } = spec;
     const { profile, material } = outside(spec);
     const inner = wall > 0 ? radius - wall : 0;
-    const [first, last] = [profile[0]!, profile.at(-1)!];
+    const [first, last] = [profile[0], profile.at(-1)!];
     const whole: ProfilePoint[] = [{ x: 0, r: inner, isEdge: true }, ...profile, { x: length, r: inner, isEdge: true }];
     const wears = [first.r > radius ? FITTING : HOSE, ...material, last.r > radius ? FITTING : HOSE];
     if (wall > 0) {
@@ -212,7 +212,7 @@ export const turned = defineMaker({
     }
     const widest = radius + Math.max(ribHeight, fittings === 'none' ? 0 : fittingHeight);
     const builder = new MeshBuilder(MATERIALS);
-    const wearOf = (leg: number) => ({ part: MATERIALS[wears[leg]!]!.name, material: wears[leg]! });
+    const wearOf = (leg: number) => ({ part: MATERIALS[wears[leg]].name, material: wears[leg] });
     revolveProfile(builder, wearOf(0), whole, circleSides(widest, spec), wearOf);
     return builder.build();
   },

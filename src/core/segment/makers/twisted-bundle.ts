@@ -104,7 +104,7 @@ export const twistedBundle = defineMaker({
       const material = i % colours;
       const metres = Math.hypot(length, 2 * Math.PI * radius * looseness * turns);
       const sweep = { line, radius: size / 2, sides: circleSides(size / 2, spec), length: metres };
-      sweepRows(builder, { ...sweep, part: COLOURS[material]!.name, material }, xs);
+      sweepRows(builder, { ...sweep, part: COLOURS[material].name, material }, xs);
     });
     return builder.build();
   },

@@ -110,10 +110,10 @@ function cornersAround(
   for (const round of closed ? [-1, 0, 1, 2] : [0]) {
     const end = firstAfter(stations, to + far - round * length);
     for (let i = firstAfter(stations, from - far - round * length); i < end; i++) {
-      const kink = kinks[i]!;
+      const kink = kinks[i];
       const at = kink.station + round * length;
-      const before = kinks[i - 1]?.station ?? (closed ? kinks[kinks.length - 1]!.station - length : 0);
-      const after = kinks[i + 1]?.station ?? (closed ? kinks[0]!.station + length : length);
+      const before = kinks[i - 1]?.station ?? (closed ? kinks[kinks.length - 1].station - length : 0);
+      const after = kinks[i + 1]?.station ?? (closed ? kinks[0].station + length : length);
       const reach = half * greatestGauge(frameOn(shape, at, true));
       const mitre = Math.min(Math.tan(kink.angle / 2), MITRE_LIMIT) * reach;
       const room = Math.min(kink.station - before, after - kink.station) / 2;
@@ -129,10 +129,10 @@ export function meanOfCorner(out: Float64Array, { frames }: FrameTable, { before
   for (let field = FORWARD; field < CURVATURE; field += 3) {
     let size = 0;
     for (let k = field; k < field + 3; k++) {
-      out[k] = frames[before * FRAME_STRIDE + k]! + frames[after * FRAME_STRIDE + k]!;
-      size += out[k]! ** 2;
+      out[k] = frames[before * FRAME_STRIDE + k] + frames[after * FRAME_STRIDE + k];
+      size += out[k] ** 2;
     }
-    for (let k = field; k < field + 3; k++) out[k]! /= Math.sqrt(size) || 1;
+    for (let k = field; k < field + 3; k++) out[k] /= Math.sqrt(size) || 1;
   }
 }
 
@@ -148,14 +148,14 @@ export function leaningRow(
   const [c, s] = [Math.cos(roll), Math.sin(roll)];
   const slid = (field: number, a: number, b: number): Vec3 =>
     [0, 1, 2].map((k) => {
-      const mitred = a * kink.up[k]! + b * kink.side[k]!;
+      const mitred = a * kink.up[k] + b * kink.side[k];
       // In the plane both legs have the very same numbers, so that nothing opens.
       if (share === 1) return mitred;
-      return frame[field + k]! + share * (mitred - a * frames[corner + UP + k]! - b * frames[corner + SIDE + k]!);
+      return frame[field + k] + share * (mitred - a * frames[corner + UP + k] - b * frames[corner + SIDE + k]);
     }) as unknown as Vec3;
   const [up, side] = [slid(UP, c, s), slid(SIDE, -s, c)];
   const position = origin.map(
-    (o, k) => frame[k]! - o + frame[OFFSET_UP]! * up[k]! + frame[OFFSET_SIDE]! * side[k]!,
+    (o, k) => frame[k] - o + frame[OFFSET_UP] * up[k] + frame[OFFSET_SIDE] * side[k],
   ) as unknown as Vec3;
   return { row, position, up, side, perMetre: slope / share };
 }

@@ -77,8 +77,8 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   const bounds = [station, ...own, end];
   const least = wanted > MAX_SLICES ? MAX_SLICES / wanted : 1;
   const rows = bounds.slice(1).flatMap((to, i) => {
-    const need = (rowsTo(density, to) - rowsTo(density, bounds[i]!)) * least;
-    return equalRows(density, bounds[i]!, to, Math.max(Math.ceil(need - 1e-9), 1));
+    const need = (rowsTo(density, to) - rowsTo(density, bounds[i])) * least;
+    return equalRows(density, bounds[i], to, Math.max(Math.ceil(need - 1e-9), 1));
   });
   return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
 }
@@ -92,7 +92,7 @@ export function countForms(pieces: readonly LaidPiece[], input: FormInput): numb
   const counted = Math.min(pieces.length, MOST_COUNTED);
   let triangles = 0;
   for (let i = 0; i < counted; i++) {
-    const piece = pieces[Math.floor((i * pieces.length) / counted)]!;
+    const piece = pieces[Math.floor((i * pieces.length) / counted)];
     const { planes, longest } = planesOf(piece, input);
     const key = `${piece.worn.length}:${planes.join()}:${longest[0] ?? ''}`;
     let count = known.get(key);

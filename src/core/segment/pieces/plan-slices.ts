@@ -42,7 +42,7 @@ export function askedPlanes(slicing: Exclude<SlicingSpec, { by: 'auto' }>, lengt
 
 /** The longest stretch along a segment between planes, or its own longest row where that is shorter; metres. */
 export const longestAsked = (own: number, planes: Float64Array, length: number): number =>
-  Math.min(own, Math.max(...[...planes, length].map((x, i) => x - (i > 0 ? planes[i - 1]! : 0))));
+  Math.min(own, Math.max(...[...planes, length].map((x, i) => x - (i > 0 ? planes[i - 1] : 0))));
 
 /** What rows keep to: how far the section reaches before gauge and offset, and what chords may be off by, metres. */
 export interface RowDemand {
@@ -83,13 +83,13 @@ export function eachStretch(
     const now = {
       curvature: curvatureOf(f, 0),
       reach: reachOn(f, half),
-      twist: Math.abs(f[TWIST]!),
-      slopes: [GAUGE_UP, GAUGE_SIDE, OFFSET_UP, OFFSET_SIDE].map((k) => f[k + SLOPE]!),
+      twist: Math.abs(f[TWIST]),
+      slopes: [GAUGE_UP, GAUGE_SIDE, OFFSET_UP, OFFSET_SIDE].map((k) => f[k + SLOPE]),
     };
     const gap = station - last;
     if (gap > 0) {
-      const changes = now.slopes.map((slope, k) => Math.abs(slope - before.slopes[k]!) / gap);
-      const swell = Math.max(changes[0]!, changes[1]!) * half + Math.hypot(changes[2]!, changes[3]!);
+      const changes = now.slopes.map((slope, k) => Math.abs(slope - before.slopes[k]) / gap);
+      const swell = Math.max(changes[0], changes[1]) * half + Math.hypot(changes[2], changes[3]);
       const larger = (key: 'curvature' | 'reach' | 'twist') => Math.max(before[key], now[key]);
       call({ curvature: larger('curvature'), reach: larger('reach'), twist: larger('twist'), swell }, last, station);
     }
@@ -118,9 +118,9 @@ export function evenPlanes(length: number, count: number): Float64Array {
 export function ownRow({ mesh: { positions: p, indices } }: PreparedSegment): number {
   let most = 0;
   for (let i = 0; i < indices.length; i += 3) {
-    const a = p[indices[i]! * 3]!;
-    const b = p[indices[i + 1]! * 3]!;
-    const c = p[indices[i + 2]! * 3]!;
+    const a = p[indices[i] * 3];
+    const b = p[indices[i + 1] * 3];
+    const c = p[indices[i + 2] * 3];
     most = Math.max(most, Math.max(a, b, c) - Math.min(a, b, c));
   }
   return most;

@@ -62,8 +62,8 @@ export function buildRowDensity(
     sum += perMetre * (end - start);
     stations.push(end);
     sums.push(sum);
-    for (; next < gentle.length && gentle[next]!.station <= end; next++) {
-      sum += gentle[next]!.rows;
+    for (; next < gentle.length && gentle[next].station <= end; next++) {
+      sum += gentle[next].rows;
       stations.push(end);
       sums.push(sum);
     }
@@ -92,9 +92,9 @@ type Rows = Pick<RowDensity, 'stations' | 'sums'>;
 export function rowsTo({ stations, sums }: Rows, station: number): number {
   const i = firstAfter(stations, station);
   if (i === 0) return 0;
-  if (i === stations.length) return sums[i - 1]!;
-  const gap = stations[i]! - stations[i - 1]!;
-  return sums[i - 1]! + ((sums[i]! - sums[i - 1]!) * (station - stations[i - 1]!)) / gap;
+  if (i === stations.length) return sums[i - 1];
+  const gap = stations[i] - stations[i - 1];
+  return sums[i - 1] + ((sums[i] - sums[i - 1]) * (station - stations[i - 1])) / gap;
 }
 
 /** Where no rows are looked for. */
@@ -108,9 +108,9 @@ export const NO_ROWS: RowDensity = {
 /** The most rows a metre anywhere between two stations. */
 export function densest({ stations, sums }: Rows, from: number, to: number): number {
   let most = 0;
-  for (let i = Math.max(firstAfter(stations, from), 1); i < stations.length && stations[i - 1]! < to; i++) {
-    const gap = stations[i]! - stations[i - 1]!;
-    if (gap > 0) most = Math.max(most, (sums[i]! - sums[i - 1]!) / gap);
+  for (let i = Math.max(firstAfter(stations, from), 1); i < stations.length && stations[i - 1] < to; i++) {
+    const gap = stations[i] - stations[i - 1];
+    if (gap > 0) most = Math.max(most, (sums[i] - sums[i - 1]) / gap);
   }
   return most;
 }
@@ -123,10 +123,10 @@ export function equalRows(density: Rows, from: number, to: number, count: number
   let i = Math.max(firstAfter(stations, from), 1);
   for (let k = 1; k < count; k++) {
     const wanted = start + ((end - start) * k) / count;
-    while (i + 1 < sums.length && sums[i]! < wanted) i++;
-    const [a, b] = [sums[i - 1]!, sums[i]!];
+    while (i + 1 < sums.length && sums[i] < wanted) i++;
+    const [a, b] = [sums[i - 1], sums[i]];
     const t = b > a ? Math.min(Math.max((wanted - a) / (b - a), 0), 1) : 0;
-    found.push(stations[i - 1]! + t * (stations[i]! - stations[i - 1]!));
+    found.push(stations[i - 1] + t * (stations[i] - stations[i - 1]));
   }
   return found;
 }

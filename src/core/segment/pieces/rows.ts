@@ -50,30 +50,30 @@ export function fillRow(rows: Rows, row: number, frame: Float64Array, factor: nu
   const { frames: out } = rows;
   const at = row * ROW_STRIDE;
   for (let k = 0; k < 12; k++) out[at + k] = frame[k]!;
-  const [up, side] = [frame[GAUGE_UP]!, frame[GAUGE_SIDE]!];
-  const [a, b] = [frame[OFFSET_UP]!, frame[OFFSET_SIDE]!];
-  const twist = frame[TWIST]!;
+  const [up, side] = [frame[GAUGE_UP], frame[GAUGE_SIDE]];
+  const [a, b] = [frame[OFFSET_UP], frame[OFFSET_SIDE]];
+  const twist = frame[TWIST];
   const along = (v: number) =>
-    frame[CURVATURE]! * frame[v]! + frame[CURVATURE + 1]! * frame[v + 1]! + frame[CURVATURE + 2]! * frame[v + 2]!;
+    frame[CURVATURE] * frame[v] + frame[CURVATURE + 1] * frame[v + 1] + frame[CURVATURE + 2] * frame[v + 2];
   const [ku, ks] = [along(UP), along(SIDE)];
-  for (let c = 0; c < 3; c++) out[at + c]! += a * frame[UP + c]! + b * frame[SIDE + c]! - origin[c]!;
+  for (let c = 0; c < 3; c++) out[at + c] += a * frame[UP + c] + b * frame[SIDE + c] - origin[c];
   out[at + ROW_GAUGE] = up;
   out[at + ROW_GAUGE + 1] = side;
   out[at + ROW_FACTOR] = factor;
   out[at + ROW_STRETCH] = 1 - ku * a - ks * b;
   out[at + ROW_STRETCH + 1] = -ku * up;
   out[at + ROW_STRETCH + 2] = -ks * side;
-  out[at + ROW_RISE] = (frame[OFFSET_UP + SLOPE]! - twist * b) / up;
-  out[at + ROW_RISE + 1] = frame[GAUGE_UP + SLOPE]! / up;
+  out[at + ROW_RISE] = (frame[OFFSET_UP + SLOPE] - twist * b) / up;
+  out[at + ROW_RISE + 1] = frame[GAUGE_UP + SLOPE] / up;
   out[at + ROW_RISE + 2] = (-twist * side) / up;
-  out[at + ROW_DRIFT] = (frame[OFFSET_SIDE + SLOPE]! + twist * a) / side;
+  out[at + ROW_DRIFT] = (frame[OFFSET_SIDE + SLOPE] + twist * a) / side;
   out[at + ROW_DRIFT + 1] = (twist * up) / side;
-  out[at + ROW_DRIFT + 2] = frame[GAUGE_SIDE + SLOPE]! / side;
+  out[at + ROW_DRIFT + 2] = frame[GAUGE_SIDE + SLOPE] / side;
 }
 
 /** Moves a frame of a shape `by` metres along its own forward, and takes out of it whatever would bend, twist or swell what lies there. */
 export function carryStiff(frame: Float64Array, by: number): void {
-  for (let c = 0; c < 3; c++) frame[c]! += by * frame[FORWARD + c]!;
+  for (let c = 0; c < 3; c++) frame[c] += by * frame[FORWARD + c];
   frame.fill(0, CURVATURE, TWIST + 1);
   frame.fill(0, GAUGE_UP + SLOPE);
 }

@@ -95,10 +95,10 @@ describe('touching strands', () => {
     const { helixRadius } = solveRope(3, { strandSize: 0.02, helixRadius: 0, layLength: 0.1 }, 'helixRadius')!;
     const axis = straightLine(0.1);
     const [a, b] = [0, 1].map((i) => helixAround(axis, helixRadius, (2 * Math.PI * i) / 3, 1));
-    const p = a!.centre(0.5);
+    const p = a.centre(0.5);
     let least = Infinity;
     for (let t = 0; t <= 1; t += 1e-5) {
-      const q = b!.centre(t);
+      const q = b.centre(t);
       least = Math.min(least, Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]));
     }
     expect(Math.abs(least - 0.02)).toBeLessThan(1e-8);
@@ -116,7 +116,7 @@ describe('packCords', () => {
           radius * Math.cos(angle),
           radius * Math.sin(angle),
         ]);
-        least = Math.min(least, Math.hypot(ay! - by!, az! - bz!));
+        least = Math.min(least, Math.hypot(ay - by, az - bz));
       }),
     );
     expect(least).toBeCloseTo(0.01, 9);

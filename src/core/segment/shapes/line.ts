@@ -104,7 +104,7 @@ export function leastTwistLine(centre: (t: number) => Vec3, ts: readonly number[
     if (i > 0) carryUp(frames, i - 1, i);
     else setUp(frames, 0, ...anyNormal(forward));
   });
-  const take = (at: number): Vec3 => [frames[at]!, frames[at + 1]!, frames[at + 2]!];
+  const take = (at: number): Vec3 => [frames[at], frames[at + 1], frames[at + 2]];
   return {
     centre,
     frame(t) {

@@ -41,7 +41,7 @@ export function addPlate(builder: MeshBuilder, plate: Plate): void {
     return [p[0] - o[0], p[1] - o[1], p[2] - o[2]] as const;
   };
   const vertex = (p: FlatPoint, c: number, n: readonly [number, number, number], u: number, v: number) =>
-    builder.vertex(...place(p[0], p[1], c), ...turn(...n), u, v);
+    builder.vertex(place(p[0], p[1], c), turn(...n), [u, v]);
   // (1) The two faces.
   for (const [c, up] of [
     [from, -1],
@@ -52,11 +52,11 @@ export function addPlate(builder: MeshBuilder, plate: Plate): void {
     const starts = holes.map((_, h) => rings.slice(0, h + 1).reduce((sum, ring) => sum + ring.length, 0));
     const triangles = earcut(rings.flat(2), starts);
     for (let i = 0; i < triangles.length; i += 3) {
-      const [x, y, z] = [triangles[i]!, triangles[i + 1]!, triangles[i + 2]!];
-      const [p, q, r] = [x, y, z].map((k) => rings.flat()[k]!) as [FlatPoint, FlatPoint, FlatPoint];
+      const [x, y, z] = [triangles[i], triangles[i + 1], triangles[i + 2]];
+      const [p, q, r] = [x, y, z].map((k) => rings.flat()[k]) as [FlatPoint, FlatPoint, FlatPoint];
       const area = (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
-      if (area > 0 === up > 0) builder.triangle(part, material, ids[x]!, ids[y]!, ids[z]!);
-      else builder.triangle(part, material, ids[x]!, ids[z]!, ids[y]!);
+      if (area > 0 === up > 0) builder.triangle(part, material, ids[x], ids[y], ids[z]);
+      else builder.triangle(part, material, ids[x], ids[z], ids[y]);
     }
   }
   // (2) The walls, and the bevels between them and the faces.
@@ -80,24 +80,24 @@ export function addPlate(builder: MeshBuilder, plate: Plate): void {
     c1: number,
     tilt: number,
   ): void {
-    const normals = shape.map((p, i) => outward(p, shape[(i + 1) % shape.length]!));
+    const normals = shape.map((p, i) => outward(p, shape[(i + 1) % shape.length]));
     const flat = Math.sqrt(1 - tilt * tilt);
     let run = 0;
     shape.forEach((p, i) => {
       const j = (i + 1) % shape.length;
       const at = (k: number, other: number) => {
-        const [n, m] = [normals[k]!, normals[other]!];
+        const [n, m] = [normals[k], normals[other]];
         const isRound = n[0] * m[0] + n[1] * m[1] > Math.cos(roundBelow);
         const [x, y] = isRound ? [n[0] + m[0], n[1] + m[1]] : n;
         const l = Math.hypot(x, y) || 1;
         return [(x / l) * flat, (y / l) * flat, tilt] as const;
       };
       const [ni, nj] = [at(i, (i + shape.length - 1) % shape.length), at(i, j)];
-      const end = run + Math.hypot(shape[j]![0] - p[0], shape[j]![1] - p[1]);
-      const a = vertex(low[i]!, c0, ni, run, c0);
-      const b = vertex(low[j]!, c0, nj, end, c0);
-      const c = vertex(high[j]!, c1, nj, end, c1);
-      const d = vertex(high[i]!, c1, ni, run, c1);
+      const end = run + Math.hypot(shape[j][0] - p[0], shape[j][1] - p[1]);
+      const a = vertex(low[i], c0, ni, run, c0);
+      const b = vertex(low[j], c0, nj, end, c0);
+      const c = vertex(high[j], c1, nj, end, c1);
+      const d = vertex(high[i], c1, ni, run, c1);
       builder.triangle(part, material, a, b, c);
       builder.triangle(part, material, a, c, d);
       run = end;
@@ -134,8 +134,8 @@ export function arcPoints([a, b]: FlatPoint, radius: number, from: number, to: n
 /** The outline without corners that lie on a straight line: the faces would skip them and leave the walls' edges open. */
 function withoutStraight(outline: readonly FlatPoint[]): readonly FlatPoint[] {
   return outline.filter((p, i) => {
-    const before = outward(outline[(i + outline.length - 1) % outline.length]!, p);
-    const after = outward(p, outline[(i + 1) % outline.length]!);
+    const before = outward(outline[(i + outline.length - 1) % outline.length], p);
+    const after = outward(p, outline[(i + 1) % outline.length]);
     return Math.abs(before[0] * after[1] - before[1] * after[0]) > 1e-9;
   });
 }
@@ -149,8 +149,8 @@ function outward([ax, ay]: FlatPoint, [bx, by]: FlatPoint): FlatPoint {
 /** The outline moved inwards by `by`, corner by corner along the mitre. */
 function inset(outline: readonly FlatPoint[], by: number): FlatPoint[] {
   return outline.map((p, i) => {
-    const before = outward(outline[(i + outline.length - 1) % outline.length]!, p);
-    const after = outward(p, outline[(i + 1) % outline.length]!);
+    const before = outward(outline[(i + outline.length - 1) % outline.length], p);
+    const after = outward(p, outline[(i + 1) % outline.length]);
     const [mx, my] = [before[0] + after[0], before[1] + after[1]];
     const k = (2 * by) / Math.max(mx * mx + my * my, 0.1);
     return [p[0] - mx * k, p[1] - my * k];

@@ -30,23 +30,23 @@ export function sweepRings(builder: MeshBuilder, sweep: RoundSweep, ts: readonly
       const angle = (2 * Math.PI * j) / sides;
       const out = around(frame, angle);
       const p = add(frame.centre, scale(out, r));
-      return builder.vertex(...p, ...out, t * length, angle * r);
+      return builder.vertex(p, out, [t * length, angle * r]);
     });
   });
   addGrid(builder, sweep, rows);
   if (isRing) return;
   for (const [t, looksBack] of [
-    [ts[0]!, true],
-    [ts[ts.length - 1]!, false],
+    [ts[0], true],
+    [ts[ts.length - 1], false],
   ] as const) {
     const frame = line.frame(t);
     const r = radiusAt(sweep.radius, t);
     const forward = scale(lineForward(line, t), looksBack ? -1 : 1);
-    const middle = builder.vertex(...frame.centre, ...forward, 0, 0);
+    const middle = builder.vertex(frame.centre, forward, [0, 0]);
     const ring = Array.from({ length: sides + 1 }, (_, j) => {
       const angle = (2 * Math.PI * (j % sides)) / sides;
       const p = add(frame.centre, scale(around(frame, angle), r));
-      return builder.vertex(...p, ...forward, r * Math.cos(angle), r * Math.sin(angle));
+      return builder.vertex(p, forward, [r * Math.cos(angle), r * Math.sin(angle)]);
     });
     addFan(builder, sweep, middle, ring, looksBack);
   }
@@ -58,7 +58,7 @@ export function sweepRings(builder: MeshBuilder, sweep: RoundSweep, ts: readonly
  */
 export function sweepRows(builder: MeshBuilder, sweep: RoundSweep, xs: readonly number[]): void {
   const { sides, length } = sweep;
-  const span = xs[xs.length - 1]!;
+  const span = xs[xs.length - 1];
   const rings = xs.map((x, k) => {
     const ring: { place: Vec3; out: Vec3; t: number }[] = [];
     for (let j = 0; j < sides; j++) {
@@ -69,22 +69,22 @@ export function sweepRows(builder: MeshBuilder, sweep: RoundSweep, xs: readonly 
   });
   const rows = rings.map(({ x, ring }) =>
     Array.from({ length: sides + 1 }, (_, j) => {
-      const { place, out, t } = ring[j % sides]!;
+      const { place, out, t } = ring[j % sides];
       const r = radiusAt(sweep.radius, t);
-      return builder.vertex(x, place[1], place[2], ...out, (x / span) * length, (2 * Math.PI * r * j) / sides);
+      return builder.vertex([x, place[1], place[2]], out, [(x / span) * length, (2 * Math.PI * r * j) / sides]);
     }),
   );
   addGrid(builder, sweep, rows);
-  for (const { x, ring } of [rings[0]!, rings[rings.length - 1]!]) {
+  for (const { x, ring } of [rings[0], rings[rings.length - 1]]) {
     const looksBack = x === xs[0];
     const forward: Vec3 = [looksBack ? -1 : 1, 0, 0];
     const mean = scale(
       ring.reduce<Vec3>((sum, { place }) => add(sum, place), [0, 0, 0]),
       1 / sides,
     );
-    const flat = ([, y, z]: Vec3) => builder.vertex(x, y, z, ...forward, z, y);
+    const flat = ([, y, z]: Vec3) => builder.vertex([x, y, z], forward, [z, y]);
     const corners = ring.map(({ place }) => flat(place));
-    addFan(builder, sweep, flat(mean), [...corners, corners[0]!], looksBack);
+    addFan(builder, sweep, flat(mean), [...corners, corners[0]], looksBack);
   }
 }
 

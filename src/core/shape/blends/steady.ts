@@ -7,10 +7,10 @@ export const steady = defineBlend({
   label: 'steady',
   lane(stations, values, period) {
     const wrap = (s: number) =>
-      period === undefined ? s : stations[0]! + ((((s - stations[0]!) % period) + period) % period);
+      period === undefined ? s : stations[0] + ((((s - stations[0]) % period) + period) % period);
     return {
       places: [...stations],
-      at: (station) => [values[Math.max(firstAfter(stations, wrap(station)) - 1, 0)]!, 0],
+      at: (station) => [values[Math.max(firstAfter(stations, wrap(station)) - 1, 0)], 0],
     };
   },
 });
