@@ -4,8 +4,8 @@ import { bakeQuery, refusal, type Answer } from './bake-request';
 import { isForeign } from './foreign-request';
 
 /** Most bytes of a request's body, and most seconds until it is answered. */
-export const MAX_BODY_BYTES = 64 * 1024 * 1024;
-export const MAX_SECONDS = 30;
+const MAX_BODY_BYTES = 64 * 1024 * 1024;
+const MAX_SECONDS = 30;
 /** Seconds after which a request that found too many others may come again. */
 const COME_AGAIN = 5;
 

@@ -20,7 +20,7 @@ export const projectFileSchema = z.strictObject({
 });
 
 /** Most bytes that a project file may have. */
-export const MAX_PROJECT_BYTES = 512 * 1024 * 1024;
+const MAX_PROJECT_BYTES = 512 * 1024 * 1024;
 
 /** Two-space JSON, keys in the schema's order, so that equal projects make equal files. */
 export function encodeProjectFile({ project, assets }: OpenedProject): string {

@@ -11,7 +11,7 @@ export const PROJECT_VERSION = 2;
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
 
-export const segmentSchema = z.strictObject({
+const segmentSchema = z.strictObject({
   id,
   name,
   source: segmentSourceSchema,
@@ -20,13 +20,13 @@ export const segmentSchema = z.strictObject({
   finishes: z.array(finishSpecSchema).max(64).readonly().default([]),
 });
 /** Something to aim at or keep clear of; never part of what is baked unless that is asked for. */
-export const guideSchema = z.strictObject({ id, name, visible: z.boolean(), ...guideSpecSchema.shape });
+const guideSchema = z.strictObject({ id, name, visible: z.boolean(), ...guideSpecSchema.shape });
 /** What an end of a path is plugged into: a socket, or an end of another path. */
-export const plugSchema = z.union([
+const plugSchema = z.union([
   z.strictObject({ guide: id }),
   z.strictObject({ path: id, end: z.enum(['start', 'end']) }),
 ]);
-export const pathSchema = z.strictObject({
+const pathSchema = z.strictObject({
   id,
   name,
   curve: curveSpecSchema,
@@ -34,14 +34,14 @@ export const pathSchema = z.strictObject({
   plugs: z.strictObject({ start: plugSchema.optional(), end: plugSchema.optional() }).optional(),
 });
 /** One laid row of a run. */
-export const courseSchema = z.strictObject({
+const courseSchema = z.strictObject({
   id,
   /** Id of the segment that it lays. */
   segment: id,
   ...courseJobSchema.shape,
 });
 
-export const runSchema = z.strictObject({
+const runSchema = z.strictObject({
   id,
   name,
   visible: z.boolean(),

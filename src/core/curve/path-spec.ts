@@ -8,7 +8,7 @@ const coordinate = z.number().min(-FARTHEST).max(FARTHEST);
 /** Metres; each coordinate within a thousand kilometres of the origin. */
 export const vec3Schema = z.tuple([coordinate, coordinate, coordinate]).readonly();
 
-export const POINT_MANNERS = ['corner', 'smooth', 'handles'] as const;
+const POINT_MANNERS = ['corner', 'smooth', 'handles'] as const;
 
 /** One point of a path. What a kind does not use it keeps, so that changing the kind and back loses nothing. */
 export const pathPointSchema = z.strictObject({

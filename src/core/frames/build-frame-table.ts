@@ -58,7 +58,7 @@ export interface Sampled {
   readonly frames: Float64Array;
 }
 
-export function sampleAll(arc: ArcTable, spans: Spans): Sampled {
+function sampleAll(arc: ArcTable, spans: Spans): Sampled {
   const stations = stationsOf(spans);
   const frames = new Float64Array(stations.length * FRAME_STRIDE);
   sampleSpans(frames, arc, spans, stations, 0, spans.starts.length - 1);

@@ -64,7 +64,7 @@ export const turnUp = (frames: Float64Array, sample: number, angle: number): voi
   turnUpBy(frames, sample, Math.cos(angle), Math.sin(angle));
 
 /** As {@link turnUp}, by an angle of cosine `c` and sine `s`. */
-export function turnUpBy(frames: Float64Array, sample: number, c: number, s: number): void {
+function turnUpBy(frames: Float64Array, sample: number, c: number, s: number): void {
   const at = sample * FRAME_STRIDE;
   const fx = frames[at + 3];
   const fy = frames[at + 4];

@@ -15,9 +15,6 @@ export interface GuideMesh {
   readonly box: Box;
 }
 
-/** Values of a body's fields by key, metres. */
-export type BodySizes = Readonly<Record<string, number>>;
-
 /** A simple body to aim at or keep clear of; adding one is a file in `bodies/` and a line in its list. */
 export interface GuideBody<K extends string = string> {
   readonly kind: K;

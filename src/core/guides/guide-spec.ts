@@ -10,7 +10,7 @@ export type GuideBodyName = keyof typeof bodies;
 
 export const GUIDE_BODIES = Object.values(bodies) as readonly GuideBody<GuideBodyName>[];
 
-export const guideShapeSchema = z.discriminatedUnion('from', [
+const guideShapeSchema = z.discriminatedUnion('from', [
   z.strictObject({
     from: z.literal('body'),
     kind: z.enum(Object.keys(bodies) as [GuideBodyName, ...GuideBodyName[]]),

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { slicingSpecSchema } from '../segment/slicing-spec';
 
-export const PAST_THE_END = ['straightOn', 'trim'] as const;
+const PAST_THE_END = ['straightOn', 'trim'] as const;
 
 /** How a run's geometry is made. */
 export const bendingSpecSchema = z.strictObject({

@@ -46,7 +46,7 @@ export interface LaidCourse {
 }
 
 /** Most vertices that one course may have: what 32-bit buffers and a browser can hold. */
-export const MAX_RUN_VERTICES = 60_000_000;
+const MAX_RUN_VERTICES = 60_000_000;
 
 /** What of a segment a rule lays. */
 type Cut = Pick<PreparedSegment, 'length' | 'cut'>;

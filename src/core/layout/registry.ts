@@ -17,7 +17,7 @@ const schemas = LAYING_RULES.map(({ schema }) => schema) as unknown as [
 ];
 
 /** A rule with its own options. */
-export const ruleSpecSchema = z.discriminatedUnion('kind', schemas);
+const ruleSpecSchema = z.discriminatedUnion('kind', schemas);
 
 export const layingSpecSchema = z.strictObject({
   rule: ruleSpecSchema,

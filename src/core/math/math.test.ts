@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { integrate, integrateShort } from './gauss-legendre';
-import { add, angleAbout, anyNormal, cross, dot, length, normalize, rotate, scale, sub, type Vec3 } from './vec3';
+import { add, anyNormal, cross, dot, length, normalize, rotate, scale, sub, type Vec3 } from './vec3';
 
 // An n-point Gauss-Legendre rule is exact for polynomials up to degree 2 n - 1 (Abramowitz & Stegun, 25.4.29).
 describe('quadrature', () => {
@@ -30,7 +30,7 @@ describe('vectors', () => {
         const turned = rotate(start, axis, angle);
         expect(length(turned)).toBeCloseTo(1, 12);
         expect(dot(turned, axis)).toBeCloseTo(0, 12);
-        expect(angleAbout(start, turned, axis)).toBeCloseTo(angle, 10);
+        expect(Math.atan2(dot(cross(start, turned), axis), dot(start, turned))).toBeCloseTo(angle, 10);
       }),
       { seed: 2 },
     );

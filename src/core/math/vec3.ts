@@ -41,8 +41,3 @@ export function rotate(v: Vec3, k: Vec3, angle: number): Vec3 {
   const s = Math.sin(angle);
   return add(add(scale(v, c), scale(cross(k, v), s)), scale(k, dot(k, v) * (1 - c)));
 }
-
-/** Signed angle in (-pi, pi] from `a` to `b` about the unit axis `k`, right-handed. */
-export function angleAbout(a: Vec3, b: Vec3, k: Vec3): number {
-  return Math.atan2(dot(cross(a, b), k), dot(a, b));
-}

@@ -20,7 +20,7 @@ export function eachAttribute(
 }
 
 /** The attributes that are there, each made anew. */
-export function mapAttributes(
+function mapAttributes(
   of: Attributes,
   change: (values: Float32Array, size: number, name: AttributeName) => Float32Array,
 ): Attributes {

@@ -5,7 +5,7 @@ import type { SectionPoint, Strip } from './extrude';
 import { arcSteps, type Smoothness } from './smoothness';
 
 /** A corner of a drawn outline and the edge from it to the next one. */
-export const sectionCornerSchema = z.strictObject({
+const sectionCornerSchema = z.strictObject({
   /** Metres to the right of the path and above it. */
   z: z.number().min(-1000).max(1000),
   y: z.number().min(-1000).max(1000),
@@ -15,7 +15,7 @@ export const sectionCornerSchema = z.strictObject({
   strip: z.number().int().min(0).max(63),
 });
 
-export const sectionStripSchema = z.strictObject({
+const sectionStripSchema = z.strictObject({
   name: z.string().trim().min(1).max(60),
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
   roughness: z.number().min(0).max(1),

@@ -17,7 +17,7 @@ export const segmentSourceSchema = z.discriminatedUnion('from', [
 ]);
 
 /** An interval along the segment that keeps its shape; metres from the segment's start. */
-export const stiffZoneSchema = z.strictObject({ from: z.number().min(0), to: z.number().min(0) });
+const stiffZoneSchema = z.strictObject({ from: z.number().min(0), to: z.number().min(0) });
 
 /** How a mesh is turned into a straight segment along +x. */
 export const prepareSpecSchema = z.strictObject({
@@ -53,7 +53,6 @@ export const prepareSpecSchema = z.strictObject({
   tail: z.number().min(0).default(0),
 });
 
-export type SegmentSource = z.infer<typeof segmentSourceSchema>;
 export type PrepareSpec = z.infer<typeof prepareSpecSchema>;
 
 export const PREPARE_DEFAULTS: PrepareSpec = {

@@ -1,5 +1,5 @@
 /** Directions in which a cross-section's reach is held. */
-export const SUPPORT_DIRECTIONS = 128;
+const SUPPORT_DIRECTIONS = 128;
 
 /**
  * The outermost points of a segment seen along x: y, z of the vertex that lies farthest in each of

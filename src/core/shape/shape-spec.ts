@@ -8,7 +8,7 @@ blends satisfies { [K in keyof typeof blends]: { kind: K } };
 export type BlendName = keyof typeof blends;
 
 /** A value along the length: keys over stations (metres), and how it goes from one to the next. */
-export const laneSpecSchema = z.strictObject({
+const laneSpecSchema = z.strictObject({
   blend: z.enum(Object.keys(blends) as [BlendName, ...BlendName[]]),
   keys: z
     .array(z.strictObject({ station: z.number().min(0).max(1e7), value: z.number().min(-1e4).max(1e4) }))

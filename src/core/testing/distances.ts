@@ -1,7 +1,7 @@
 import { distance, dot, length, lerp, normalize, scale, sub, type Vec3 } from '../math/vec3';
 
 /** From a place to a stretch between two others, metres. */
-export function toStretch(p: Vec3, a: Vec3, b: Vec3): number {
+function toStretch(p: Vec3, a: Vec3, b: Vec3): number {
   const d = sub(b, a);
   const t = Math.min(Math.max(dot(sub(p, a), d) / (dot(d, d) || 1), 0), 1);
   return distance(p, lerp(a, b, t));

@@ -77,7 +77,7 @@ function lightCorners(entity: Entity): Corner[] {
 }
 
 /** From the axes of a flat entity to those of the drawing: its normal is z, x by the arbitrary axis algorithm (DXF Reference). */
-export function inSpace(path: BroughtPath | undefined, normal: Vec3): BroughtPath | undefined {
+function inSpace(path: BroughtPath | undefined, normal: Vec3): BroughtPath | undefined {
   const z = normalize(normal, Z);
   return !path || z[2] === 1 ? path : mapped(path, axesOf(z));
 }

@@ -61,7 +61,7 @@ export const PATH_WRITERS: readonly PathWriter[] = [
 export const PATH_EXTENSIONS = PATH_READERS.flatMap(({ extensions }) => extensions);
 
 /** Largest file of paths that is read, bytes. */
-export const MAX_PATHS_BYTES = 128 * 1024 * 1024;
+const MAX_PATHS_BYTES = 128 * 1024 * 1024;
 
 /** Reads the lines of a file. Problems: `file.empty`, `file.too-large`, `paths.unknown-format`, and those of the format. */
 export async function readPaths(file: NamedBytes, onProgress?: OnProgress): Promise<Result<BroughtPaths>> {

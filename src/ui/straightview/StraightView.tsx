@@ -17,7 +17,7 @@ import { StretchLane } from './StretchLane';
 import { TightnessLane } from './TightnessLane';
 import { useSize } from './use-size';
 
-export const LANE_LEFT = 92;
+const LANE_LEFT = 92;
 const RIGHT = 24;
 /** Pixels that the view has unless it is drawn taller, and those of its heading. */
 export const HEIGHT = 208;

@@ -6,7 +6,7 @@ import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
 import { LAYING_RULES, layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
 import type { LayoutSummary } from '../../core/layout/summary';
 import type { Course } from '../../project/schema';
-import { setCourse, setLaying, setStep } from '../../project/commands/runs';
+import { setCourse, setLaying, setRule, setStep } from '../../project/commands/runs';
 import { firstCourse } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { FormFields } from '../fields/FormFields';
@@ -29,11 +29,11 @@ export function LayingStep({ run, result }: StepProps) {
   const choose = (kind: LayingRuleName) => {
     left.current.set(rule.kind, rule);
     const next = left.current.get(kind) ?? switchRule(rule, kind);
-    edit((project) => setLaying(project, run.id, { rule: next }));
+    edit((project) => setRule(project, run.id, next));
   };
   const put = (key: string, value: unknown) => {
     const read = own.schema.safeParse({ ...rule, [key]: value });
-    if (read.success) edit((project) => setLaying(project, run.id, { rule: read.data }));
+    if (read.success) edit((project) => setRule(project, run.id, read.data));
   };
   return (
     <>

@@ -43,7 +43,7 @@ export const handles = defineCurveKind({
 });
 
 /** The four control points of the leg from `from` to `to`. */
-export function legControls(from: PathPoint, to: PathPoint): [Vec3, Vec3, Vec3, Vec3] {
+function legControls(from: PathPoint, to: PathPoint): [Vec3, Vec3, Vec3, Vec3] {
   const third = scale(sub(to.position, from.position), 1 / 3);
   return [
     from.position,

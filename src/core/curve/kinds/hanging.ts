@@ -54,7 +54,7 @@ const PLUMB = 1e-6;
  * A catenary from p to q, by its own length s: along = a asinh(s / a), up = sqrt(a² + s²), s from s0 on. Where p lies over q it
  * is the straight line between them. Length L, width h and height v give a from sqrt(L² - v²) = 2 a sinh(h / 2a).
  */
-export function hangingPiece(p: Vec3, q: Vec3, slack: number): Piece {
+function hangingPiece(p: Vec3, q: Vec3, slack: number): Piece {
   const [dx, v, dz] = [q[0] - p[0], q[1] - p[1], q[2] - p[2]];
   const h = Math.hypot(dx, dz);
   const chord = distance(p, q);

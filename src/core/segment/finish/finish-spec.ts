@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { PATTERN_NAMES } from './registry';
 
 /** An image or a pattern laid over a part. */
-export const textureSpecSchema = z.discriminatedUnion('from', [
+const textureSpecSchema = z.discriminatedUnion('from', [
   z.strictObject({
     from: z.literal('pattern'),
     pattern: z.enum(PATTERN_NAMES),

@@ -17,7 +17,7 @@ export function longestRow(curvature: number, offset: number, tolerance: number)
 }
 
 /** Row length on which roll turns so far that a straight edge at `offset` would leave the twisted surface by `tolerance`. */
-export function longestTwistedRow(twistPerMetre: number, offset: number, tolerance: number): number {
+function longestTwistedRow(twistPerMetre: number, offset: number, tolerance: number): number {
   const turn = Math.abs(twistPerMetre);
   return turn * offset <= 1e-9 ? Infinity : (2 * Math.acos(Math.max(1 - tolerance / offset, -1))) / turn;
 }
