@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Snackbar } from '@mui/material';
+import { Box, Button, Portal, Snackbar } from '@mui/material';
 import { useSession } from './state/app-context';
 
 /** Shown together at the most; the others wait. */
@@ -12,39 +12,43 @@ const SHOWN_FOR = 6000;
 export function Notices() {
   const notices = useSession((s) => s.notices);
   const dismiss = useSession((s) => s.dismiss);
+  if (notices.length === 0) return null;
+  // Added behind an open dialog, which hides from assistive tools what is there before it.
   return (
-    <Box
-      sx={{
-        ...{ position: 'fixed', bottom: 24, left: 0, right: 0, zIndex: 'snackbar', pointerEvents: 'none' },
-        ...{ display: 'flex', flexDirection: 'column', alignItems: 'center', gap: 1 },
-      }}
-    >
-      {notices.slice(0, MOST_SHOWN).map(({ id, text, kind, stays = false, action }) => (
-        <Snackbar
-          key={id}
-          open
-          message={text}
-          autoHideDuration={stays ? null : SHOWN_FOR}
-          onClose={(_, reason) => reason !== 'clickaway' && dismiss(id)}
-          action={
-            action && (
-              <Button
-                color="inherit"
-                size="small"
-                onClick={() => {
-                  dismiss(id);
-                  action.act();
-                }}
-              >
-                {action.label}
-              </Button>
-            )
-          }
-          slotProps={{ content: { sx: contentLook(kind === 'error') } }}
-          sx={{ position: 'static', transform: 'none', pointerEvents: 'auto' }}
-        />
-      ))}
-    </Box>
+    <Portal>
+      <Box
+        sx={{
+          ...{ position: 'fixed', bottom: 24, left: 0, right: 0, zIndex: 'snackbar', pointerEvents: 'none' },
+          ...{ display: 'flex', flexDirection: 'column', alignItems: 'center', gap: 1 },
+        }}
+      >
+        {notices.slice(0, MOST_SHOWN).map(({ id, text, kind, stays = false, action }) => (
+          <Snackbar
+            key={id}
+            open
+            message={text}
+            autoHideDuration={stays ? null : SHOWN_FOR}
+            onClose={(_, reason) => reason !== 'clickaway' && dismiss(id)}
+            action={
+              action && (
+                <Button
+                  color="inherit"
+                  size="small"
+                  onClick={() => {
+                    dismiss(id);
+                    action.act();
+                  }}
+                >
+                  {action.label}
+                </Button>
+              )
+            }
+            slotProps={{ content: { sx: contentLook(kind === 'error') } }}
+            sx={{ position: 'static', transform: 'none', pointerEvents: 'auto' }}
+          />
+        ))}
+      </Box>
+    </Portal>
   );
 }
 

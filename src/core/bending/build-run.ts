@@ -4,6 +4,7 @@ import type { Vec3 } from '../math/vec3';
 import type { Mesh, Part } from '../mesh/mesh';
 import type { CoursePlan, PosedPiece } from '../motion/pose-course';
 import { bendRows } from './bend-rows';
+import { rowNumbers } from '../segment/pieces/rows';
 
 /** What of a run's mesh does not change while its pieces only move. */
 export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
@@ -110,8 +111,9 @@ export function fillRun(
 ): void {
   let base = 0;
   const { length } = pieces;
+  const room = new Float64Array(pieces.reduce((most, { form }) => Math.max(most, rowNumbers(form)), 0));
   pieces.forEach(({ form, place, shape }, i) => {
-    const rows = buildRows(fit, form, shape, place);
+    const rows = buildRows(fit, form, shape, place, room);
     bendRows(outPositions, outNormals, base, form, rows, partOf(onProgress, i / length, (i + 1) / length));
     base += form.mesh.positions.length / 3;
   });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { emptyRows, type Rows } from '../segment/pieces/rows';
+import { rowNumbers, type Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
 import type { Fit, Place } from './fit';
@@ -23,9 +23,10 @@ export const fitSpecSchema = z.discriminatedUnion(
 
 export const fitOf = ({ kind }: Pick<FitSpec, 'kind'>): AnyFit => fits[kind];
 
-/** How the rows of a piece lie in its fit. */
-export function buildRows(fit: FitSpec, form: PreparedSegment, shape: Shape, place: Place): Rows {
-  const rows = emptyRows(form);
+/** How the rows of a piece lie in its fit; written into `room` where that is given, which must hold them. */
+export function buildRows(fit: FitSpec, form: PreparedSegment, shape: Shape, place: Place, room?: Float64Array): Rows {
+  const numbers = rowNumbers(form);
+  const rows: Rows = { frames: room?.subarray(0, numbers) ?? new Float64Array(numbers), leaning: [] };
   fitOf(fit).fillRows(rows, form, shape, place, fit);
   return rows;
 }

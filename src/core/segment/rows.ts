@@ -1,3 +1,4 @@
+import type { PreparedSegment } from './prepared-segment';
 import { SAME_ROW_RELATIVE } from '../math/tolerance';
 
 /** First vertex of each row of vertices that share their x, closed by the vertex count. `positions` sorted by x. */
@@ -13,4 +14,13 @@ export function findRows(positions: Float32Array, length: number): Uint32Array {
   }
   rows.push(positions.length / 3);
   return Uint32Array.from(rows);
+}
+
+const known = new WeakMap<Uint32Array, Float32Array>();
+
+/** The x of every row, metres; read from the mesh once, where it lies far apart. */
+export function rowXs({ mesh, rows }: Pick<PreparedSegment, 'mesh' | 'rows'>): Float32Array {
+  let xs = known.get(rows);
+  if (!xs) known.set(rows, (xs = Float32Array.from(rows.subarray(0, -1), (first) => mesh.positions[first * 3])));
+  return xs;
 }

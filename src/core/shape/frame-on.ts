@@ -15,8 +15,6 @@ export const OFFSET_SIDE = FRAME_STRIDE + 3;
 /** From a value to its slope. */
 export const SLOPE = 4;
 
-const FIELDS = { gaugeUp: GAUGE_UP, gaugeSide: GAUGE_SIDE, offsetUp: OFFSET_UP, offsetSide: OFFSET_SIDE } as const;
-
 /**
  * Writes the frame of a shape at station `s` (metres) into `out`; see {@link SHAPE_STRIDE}. The only way to a rolled frame: whoever needs one asks
  * here. At a corner it is that of the leg which begins there, or, with `isBefore`, of the one that ends.
@@ -63,25 +61,30 @@ export function eachFrameOn(
 function layOn(out: Float64Array, at: number, { lanes, ride }: Shape, station: number): number {
   const g = at + GAUGE_UP;
   out[g] = out[g + 1] = 1;
-  for (let k = g + 2; k < at + SHAPE_STRIDE; k++) out[k] = 0;
+  out[g + 2] = out[g + 3] = out[g + 4] = out[g + 5] = out[g + 6] = out[g + 7] = 0;
   let angle = 0;
   for (let i = 0; i < lanes.length; i++) {
     const lane = lanes[i];
     const isMoved = ride !== undefined && lane.goesWith === 'run';
-    const [value, own] = lane.at(isMoved ? unmoved(ride, station) : station);
-    const slope = isMoved ? own / ride.scale : own;
+    const own = isMoved ? unmoved(ride, station) : station;
+    let value: number;
+    let slope: number;
+    if (lane.line) {
+      slope = lane.line.perMetre;
+      value = lane.line.value + slope * (own - lane.line.from);
+    } else [value, slope] = lane.at(own);
+    if (isMoved) slope /= ride.scale;
     if (lane.name === 'roll') {
       angle += value;
       out[at + TWIST] += slope;
+    } else if (lane.name === 'gaugeUp' || lane.name === 'gaugeSide') {
+      const k = lane.name === 'gaugeUp' ? g : g + 1;
+      out[k + SLOPE] = out[k + SLOPE] * value + out[k] * slope;
+      out[k] *= value;
     } else if (lane.name !== 'textureShift') {
-      const k = at + FIELDS[lane.name];
-      if (lane.name === 'gaugeUp' || lane.name === 'gaugeSide') {
-        out[k + SLOPE] = out[k + SLOPE] * value + out[k] * slope;
-        out[k] *= value;
-      } else {
-        out[k] += value;
-        out[k + SLOPE] += slope;
-      }
+      const k = at + (lane.name === 'offsetUp' ? OFFSET_UP : OFFSET_SIDE);
+      out[k] += value;
+      out[k + SLOPE] += slope;
     }
   }
   if (angle !== 0) rollFrame(out, at, angle);

@@ -5,6 +5,8 @@ export type Along = (station: number) => readonly [value: number, slope: number]
 export interface Lane {
   readonly at: Along;
   readonly places: readonly number[];
+  /** Of a lane that is one straight line: what `at` comes to, for those who ask for every row and do without its pair of numbers. */
+  readonly line?: { readonly value: number; readonly perMetre: number; readonly from: number };
 }
 
 /** What lanes can say of a run, in the order of the numbers that a shape's frames have for it. */
@@ -12,12 +14,13 @@ export const LANE_NAMES = ['roll', 'gaugeUp', 'gaugeSide', 'offsetUp', 'offsetSi
 
 export type LaneName = (typeof LANE_NAMES)[number];
 
-export const levelLane = (value: number): Lane => ({ at: () => [value, 0], places: [] });
+export const levelLane = (value: number): Lane => slopeLane(value, 0, 0);
 
 /** From `value` at `station` on so much per metre. */
 export const slopeLane = (value: number, perMetre: number, from: number): Lane => ({
   at: (station) => [value + perMetre * (station - from), perMetre],
   places: [],
+  line: { value, perMetre, from },
 });
 
 /** The exponential of a lane: values that stay above zero and halve as evenly as they double. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { buildMitre, leaningRow, meanOfCorner } from '../../segment/pieces/mitre';
 import { carryStiff, fillRow } from '../../segment/pieces/rows';
+import { rowXs } from '../../segment/rows';
 import { stiffPlaces } from '../../segment/stiff-zones';
 import { fillFrameOn, rollFrame, SHAPE_STRIDE } from '../../shape/frame-on';
 import { defineFit } from '../fit';
@@ -15,13 +16,14 @@ export const bent = defineFit({
   fields: [],
   follows: true,
   fillRows(rows, form, shape, { station: start, factor }) {
-    const { mesh, rows: firsts, stiff } = form;
+    const { stiff } = form;
+    const xs = rowXs(form);
     const { table } = shape;
     const places = stiff.length > 0 ? stiffPlaces(form, factor) : undefined;
     const mitre = buildMitre(form, shape, { station: start, factor });
     const frame = new Float64Array(SHAPE_STRIDE);
-    for (let r = 0; r + 1 < firsts.length; r++) {
-      const x = mesh.positions[firsts[r] * 3];
+    for (let r = 0; r < xs.length; r++) {
+      const x = xs[r];
       const place = places?.(x);
       const own = start + (place ? place.frameAt : factor * x);
       const corner = mitre?.(r, own);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { carryStiff, fillRow } from '../../segment/pieces/rows';
+import { rowXs } from '../../segment/rows';
 import { frameOn } from '../../shape/frame-on';
 import { defineFit } from '../fit';
 
@@ -12,13 +13,13 @@ export const stiff = defineFit({
   defaults: { kind: 'stiff' },
   fields: [],
   follows: false,
-  fillRows(rows, { mesh, rows: firsts }, shape, { station, factor, scale, natural }) {
+  fillRows(rows, form, shape, { station, factor, scale, natural }) {
     const middle = natural / 2;
     const pose = frameOn(shape, station + factor * middle);
-    for (let r = 0; r + 1 < firsts.length; r++) {
+    rowXs(form).forEach((x, row) => {
       const frame = pose.slice();
-      carryStiff(frame, (mesh.positions[firsts[r] * 3] - middle) * scale);
-      fillRow(rows, r, frame, scale, shape.table.origin);
-    }
+      carryStiff(frame, (x - middle) * scale);
+      fillRow(rows, row, frame, scale, shape.table.origin);
+    });
   },
 });

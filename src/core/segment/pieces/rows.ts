@@ -33,10 +33,8 @@ export interface Rows {
   readonly leaning: LeaningRow[];
 }
 
-export const emptyRows = ({ rows }: PreparedSegment): Rows => ({
-  frames: new Float64Array((rows.length - 1) * ROW_STRIDE),
-  leaning: [],
-});
+/** Numbers that the rows of a form take. */
+export const rowNumbers = ({ rows }: PreparedSegment): number => (rows.length - 1) * ROW_STRIDE;
 
 /**
  * Writes a row that lies on a frame of a shape, `factor` metres along the path per metre of segment; places count from `origin`.
@@ -49,26 +47,37 @@ export const emptyRows = ({ rows }: PreparedSegment): Rows => ({
 export function fillRow(rows: Rows, row: number, frame: Float64Array, factor: number, origin: Vec3): void {
   const { frames: out } = rows;
   const at = row * ROW_STRIDE;
-  for (let k = 0; k < 12; k++) out[at + k] = frame[k]!;
-  const [up, side] = [frame[GAUGE_UP], frame[GAUGE_SIDE]];
-  const [a, b] = [frame[OFFSET_UP], frame[OFFSET_SIDE]];
+  const up = frame[GAUGE_UP];
+  const side = frame[GAUGE_SIDE];
+  const a = frame[OFFSET_UP];
+  const b = frame[OFFSET_SIDE];
   const twist = frame[TWIST];
-  const along = (v: number) =>
-    frame[CURVATURE] * frame[v] + frame[CURVATURE + 1] * frame[v + 1] + frame[CURVATURE + 2] * frame[v + 2];
-  const [ku, ks] = [along(UP), along(SIDE)];
-  for (let c = 0; c < 3; c++) out[at + c] += a * frame[UP + c] + b * frame[SIDE + c] - origin[c];
+  let ku = 0;
+  let ks = 0;
+  for (let c = 0; c < 3; c++) {
+    const u = frame[UP + c];
+    const s = frame[SIDE + c];
+    ku += frame[CURVATURE + c] * u;
+    ks += frame[CURVATURE + c] * s;
+    out[at + c] = frame[c] + a * u + b * s - origin[c];
+    out[at + FORWARD + c] = frame[FORWARD + c]!;
+    out[at + UP + c] = u;
+    out[at + SIDE + c] = s;
+  }
   out[at + ROW_GAUGE] = up;
   out[at + ROW_GAUGE + 1] = side;
   out[at + ROW_FACTOR] = factor;
   out[at + ROW_STRETCH] = 1 - ku * a - ks * b;
   out[at + ROW_STRETCH + 1] = -ku * up;
   out[at + ROW_STRETCH + 2] = -ks * side;
-  out[at + ROW_RISE] = (frame[OFFSET_UP + SLOPE] - twist * b) / up;
-  out[at + ROW_RISE + 1] = frame[GAUGE_UP + SLOPE] / up;
-  out[at + ROW_RISE + 2] = (-twist * side) / up;
-  out[at + ROW_DRIFT] = (frame[OFFSET_SIDE + SLOPE] + twist * a) / side;
-  out[at + ROW_DRIFT + 1] = (twist * up) / side;
-  out[at + ROW_DRIFT + 2] = frame[GAUGE_SIDE + SLOPE] / side;
+  const perUp = 1 / up;
+  const perSide = 1 / side;
+  out[at + ROW_RISE] = (frame[OFFSET_UP + SLOPE] - twist * b) * perUp;
+  out[at + ROW_RISE + 1] = frame[GAUGE_UP + SLOPE] * perUp;
+  out[at + ROW_RISE + 2] = -twist * side * perUp;
+  out[at + ROW_DRIFT] = (frame[OFFSET_SIDE + SLOPE] + twist * a) * perSide;
+  out[at + ROW_DRIFT + 1] = twist * up * perSide;
+  out[at + ROW_DRIFT + 2] = frame[GAUGE_SIDE + SLOPE] * perSide;
 }
 
 /** Moves a frame of a shape `by` metres along its own forward, and takes out of it whatever would bend, twist or swell what lies there. */
