@@ -31,6 +31,7 @@ export function Quality() {
   const isPlaying = useSession((s) => s.isPlaying);
   const isMoving = isDragging || isTurned || isPlaying;
   const share = useRef(1);
+  const movesNow = useRef(false);
   const shareOfMoves = useRef<number>(undefined);
   const moving = useMovingRuns();
   const { results: resultsStore } = useApp();
@@ -49,6 +50,7 @@ export function Quality() {
   }, [controls]);
 
   useEffect(() => {
+    movesNow.current = isMoving;
     share.current = isMoving ? (shareOfMoves.current ?? 1) : 1;
     if (isMoving) return;
     gl.shadowMap.needsUpdate = true;
@@ -75,7 +77,8 @@ export function Quality() {
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
     gl.shadowMap.autoUpdate = !isDragging && !isTurned && share.current === 1;
-    const isSmooth = share.current === 1;
+    const drawn = share.current;
+    const isSmooth = drawn === 1;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
     const isDraggingRuns = isDragging && moving.size > 0;
     const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';
@@ -91,8 +94,10 @@ export function Quality() {
     if (isKeptAnew) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
       // At rest a first guess only: with the shadows it takes longer.
-      if (isMoving) share.current = shareOfMoves.current = nextShare(share.current, took);
-      else shareOfMoves.current ??= nextShare(1, took);
+      if (isMoving) {
+        shareOfMoves.current = nextShare(drawn, took);
+        if (movesNow.current) share.current = shareOfMoves.current; // the last picture of a move is told of when all rests
+      } else shareOfMoves.current ??= nextShare(1, took);
     });
   }, DRAWS);
   return null;
