@@ -85,6 +85,22 @@ test('findings lie beside the straight view, one a cause, are stepped through an
   await expect(findings.getByText('Bend too tight for this segment')).toBeVisible();
 });
 
+test('after a drag the picture is as fine as the screen again', async ({ page }) => {
+  await openDemo(page);
+  const { x, y } = await middleOf(page, 4);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 60, y - 30, { steps: 15 });
+  await page.mouse.up();
+  const finest = () =>
+    page
+      .locator('canvas')
+      .first()
+      .evaluate((it) => (it as HTMLCanvasElement).width / it.clientWidth);
+  await page.waitForTimeout(1500); // an answer that comes late would make it coarse again
+  expect(await finest()).toBe(1);
+});
+
 test('only the result is shown with R, and all again', async ({ page }) => {
   await openDemo(page);
   await expect(disc(page, 4)).toBeVisible();
