@@ -1,6 +1,6 @@
 import type { PathPoint } from '../core/curve/path-spec';
 import type { CurveSpec } from '../core/curve/registry';
-import type { EdgeChain } from '../core/guides/edge-chains';
+import type { EdgeChain } from '../core/guides/join-chains';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';

@@ -1,4 +1,5 @@
 import { fail, ok, type Problem, type Result } from '../core/math/result';
+import { faceNormal } from '../core/mesh/measure';
 import type { Mesh } from '../core/mesh/mesh';
 import { MAX_TRIANGLES } from './format';
 
@@ -55,23 +56,11 @@ export function addFaceNormals(
     const a = indices[i] * 3;
     const b = indices[i + 1] * 3;
     const c = indices[i + 2] * 3;
-    const ux = p[b] - p[a];
-    const uy = p[b + 1] - p[a + 1];
-    const uz = p[b + 2] - p[a + 2];
-    const vx = p[c] - p[a];
-    const vy = p[c + 1] - p[a + 1];
-    const vz = p[c + 2] - p[a + 2];
-    const nx = uy * vz - uz * vy;
-    const ny = uz * vx - ux * vz;
-    const nz = ux * vy - uy * vx;
-    addTo(normals, a, nx, ny, nz);
-    addTo(normals, b, nx, ny, nz);
-    addTo(normals, c, nx, ny, nz);
+    const [x, y, z] = faceNormal(p, a, b, c);
+    for (const at of [a, b, c]) {
+      normals[at] += x;
+      normals[at + 1] += y;
+      normals[at + 2] += z;
+    }
   }
-}
-
-function addTo(normals: Float32Array, at: number, x: number, y: number, z: number): void {
-  normals[at] += x;
-  normals[at + 1] += y;
-  normals[at + 2] += z;
 }

@@ -1,8 +1,8 @@
-import { gatherVertices } from '../core/mesh/attributes';
 import { Document, type Texture } from '@gltf-transform/core';
 import { EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions';
-import { MeshoptTangents } from 'meshoptimizer';
+import { MeshoptTangents } from 'meshoptimizer/tangents';
 import type { OnProgress } from '../core/math/progress';
+import { compact } from '../core/mesh/compact';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
 import { refuseNaN, type NamedMesh } from './format';
 
@@ -22,7 +22,7 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
     const target = document.createMesh(name);
     for (const part of mesh.parts) {
       if (part.count === 0) continue;
-      const own = partVertices(mesh, part);
+      const own = await partVertices(mesh, part);
       const accessor = (type: 'VEC2' | 'VEC3' | 'VEC4' | 'SCALAR', array: Float32Array | Uint32Array | Uint16Array) =>
         document.createAccessor().setType(type).setArray(array).setBuffer(buffer);
       const primitive = document
@@ -104,7 +104,7 @@ async function partTangents({
   normals,
   uvs,
   indices,
-}: ReturnType<typeof partVertices>): Promise<Float32Array> {
+}: Awaited<ReturnType<typeof partVertices>>): Promise<Float32Array> {
   await MeshoptTangents.ready;
   const corners = MeshoptTangents.generateTangents(Uint32Array.from(indices), positions, 3, normals, 3, uvs, 2);
   const tangents = new Float32Array((positions.length / 3) * 4);
@@ -112,23 +112,11 @@ async function partTangents({
   return tangents;
 }
 
-/** The vertices that a part uses, in the order of first use, and its indices among them. */
-function partVertices(mesh: Mesh, part: Part) {
-  const place = new Uint32Array(mesh.positions.length / 3); // 1 + new number; 0 = not yet seen
-  const source = new Uint32Array(Math.min(part.count, place.length));
-  const wide = new Uint32Array(part.count);
-  let count = 0;
-  for (let i = 0; i < part.count; i++) {
-    const v = mesh.indices[part.start + i];
-    if (place[v] === 0) {
-      source[count++] = v;
-      place[v] = count;
-    }
-    wide[i] = place[v] - 1;
-  }
-  const own = gatherVertices(mesh, source.subarray(0, count));
+/** The vertices that a part uses, and its indices among them. */
+async function partVertices(mesh: Mesh, { start, count }: Part) {
+  const { indices, ...own } = await compact(mesh, mesh.indices.subarray(start, start + count));
   // Colours must lie between 0 and 1 (glTF 2.0, section 3.7.2.1).
   own.colours?.forEach((v, i, all) => (all[i] = Math.min(Math.max(v, 0), 1)));
   // 65535 is the primitive restart value and is not allowed as an index (glTF 2.0, section 3.7.2.1).
-  return { ...own, indices: count < 65_535 ? Uint16Array.from(wide) : wide };
+  return { ...own, indices: own.positions.length / 3 < 65_535 ? Uint16Array.from(indices) : indices };
 }

@@ -1,15 +1,9 @@
 import { edgesOf } from '../mesh/edges';
+import { faceNormal } from '../mesh/measure';
 import { samePlaces } from '../mesh/clean/same-places';
-import { cross, distance, dot, normalize, sub, type Vec3 } from '../math/vec3';
+import { distance, dot, normalize, sub, type Vec3 } from '../math/vec3';
 import type { GuideMesh } from './guide-body';
-
-/** A line of edges through a mesh. */
-export interface EdgeChain {
-  readonly points: readonly Vec3[];
-  readonly closed: boolean;
-  /** Metres. */
-  readonly length: number;
-}
+import type { EdgeChain } from './join-chains';
 
 /** Edges run on through a corner that turns by less than this, cosine. */
 const RUNS_ON = Math.cos((50 * Math.PI) / 180);
@@ -23,7 +17,7 @@ export async function edgeChains(
   sharp: number,
 ): Promise<EdgeChain[]> {
   const at = (i: number): Vec3 => [p[i * 3], p[i * 3 + 1], p[i * 3 + 2]];
-  const edges = wantedEdges(indices, await samePlaces(p), at, Math.cos(sharp));
+  const edges = wantedEdges(indices, p, await samePlaces(p), Math.cos(sharp));
   const around = new Map<number, number[]>();
   edges.forEach(([a, b], e) => {
     for (const v of [a, b]) around.set(v, [...(around.get(v) ?? []), e]);
@@ -59,40 +53,16 @@ export async function edgeChains(
   return chains.sort((one, two) => two.length - one.length);
 }
 
-/** Chains that meet end to end as one, whichever way each runs; undefined where they do not all hang together. */
-export function joinChains(chains: readonly EdgeChain[]): EdgeChain | undefined {
-  const [first, ...rest] = chains;
-  if (!first || (first.closed && rest.length > 0)) return undefined;
-  const near = chains.reduce((sum, { length }) => sum + length, 0) * 1e-6;
-  const meets = (a: Vec3, b: Vec3) => distance(a, b) <= near;
-  let points = [...first.points];
-  const left = [...rest];
-  while (left.length > 0) {
-    const [start, end] = [points[0], points[points.length - 1]];
-    const at = left.findIndex(({ points: p, closed }) => !closed && [p[0], p[p.length - 1]].some((v) => meets(v, end) || meets(v, start))); // prettier-ignore
-    if (at < 0) return undefined;
-    const next = [...left.splice(at, 1)[0].points];
-    const [a, b] = [next[0], next[next.length - 1]];
-    if (meets(a, end)) points = [...points, ...next.slice(1)];
-    else if (meets(b, end)) points = [...points, ...next.reverse().slice(1)];
-    else if (meets(b, start)) points = [...next, ...points.slice(1)];
-    else points = [...next.reverse(), ...points.slice(1)];
-  }
-  const closed = first.closed || (points.length > 3 && meets(points[0], points[points.length - 1]));
-  const length = chains.reduce((sum, chain) => sum + chain.length, 0);
-  return { points: closed && !first.closed ? points.slice(0, -1) : points, closed, length };
-}
-
 function wantedEdges(
   indices: Uint32Array,
+  positions: Float32Array,
   places: Uint32Array,
-  at: (i: number) => Vec3,
   cosine: number,
 ): (readonly [number, number])[] {
   const facing = (corner: number): Vec3 => {
     const first = corner - (corner % 3);
-    const [a, b, c] = [0, 1, 2].map((k) => at(indices[first + k])) as [Vec3, Vec3, Vec3];
-    return normalize(cross(sub(b, a), sub(c, a)), [0, 0, 0]);
+    const [a, b, c] = [indices[first] * 3, indices[first + 1] * 3, indices[first + 2] * 3];
+    return normalize(faceNormal(positions, a, b, c), [0, 0, 0]);
   };
   return [...edgesOf(indices, places).values()]
     .filter(({ corners: [one, other, ...more] }) => {

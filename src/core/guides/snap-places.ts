@@ -1,6 +1,7 @@
 import { edgesOf } from '../mesh/edges';
+import { faceNormal } from '../mesh/measure';
 import { samePlaces } from '../mesh/clean/same-places';
-import { cross, dot, length, normalize, scale, add, sub, type Vec3 } from '../math/vec3';
+import { dot, length, normalize, scale, add, sub, type Vec3 } from '../math/vec3';
 import type { GuideMesh } from './guide-body';
 
 /** Faces that meet at more than this make an edge; those at less are one flat face. Cosines. */
@@ -20,8 +21,8 @@ export async function snapPlaces({
   const at = (i: number): Vec3 => [p[i * 3], p[i * 3 + 1], p[i * 3 + 2]];
   const corners = (t: number) => [0, 1, 2].map((k) => indices[t * 3 + k]);
   const facing = Array.from({ length: triangles }, (_, t) => {
-    const [a, b, c] = corners(t).map(at) as [Vec3, Vec3, Vec3];
-    return cross(sub(b, a), sub(c, a));
+    const [a, b, c] = corners(t);
+    return faceNormal(p, a * 3, b * 3, c * 3);
   });
   const units = facing.map((n) => normalize(n));
   const edges = [...edgesOf(indices, places).values()].map(({ a, b, corners: begin }) => ({

@@ -1,25 +1,18 @@
-import { z } from 'zod';
+import type { z } from 'zod';
+import { specSchemaOf, type SpecOf } from '../math/kind';
 import { rowNumbers, type Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
 import type { Fit, Place } from './fit';
 import { fits } from './fits';
 
-fits satisfies { [K in keyof typeof fits]: { kind: K } };
-
 export type FitName = keyof typeof fits;
-export type FitSpec = { [K in FitName]: z.infer<(typeof fits)[K]['schema']> }[FitName];
+export type FitSpec = SpecOf<typeof fits>;
 type AnyFit = Fit<FitName, z.ZodType<FitSpec>>;
 
 export const FITS = Object.values(fits) as unknown as readonly AnyFit[];
 
-export const fitSpecSchema = z.discriminatedUnion(
-  'kind',
-  FITS.map(({ schema }) => schema) as unknown as [
-    (typeof fits)[FitName]['schema'],
-    ...(typeof fits)[FitName]['schema'][],
-  ],
-);
+export const fitSpecSchema = specSchemaOf(fits);
 
 export const fitOf = ({ kind }: Pick<FitSpec, 'kind'>): AnyFit => fits[kind];
 

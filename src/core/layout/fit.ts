@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { FormField } from '../math/form-field';
+import type { Kind } from '../math/kind';
 import type { Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
@@ -17,13 +17,7 @@ export interface Place {
 }
 
 /** How a piece sits on its path; adding one is a file in `fits/` and a line in its list. */
-export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> {
-  readonly kind: K;
-  readonly label: string;
-  readonly hint: string;
-  readonly schema: S;
-  readonly defaults: z.infer<S>;
-  readonly fields: readonly FormField[];
+export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** Its rows follow the path: it is sliced for that, and its ends meet those beside it. */
   readonly follows: boolean;
   /** Writes every row of `form`, the piece as it is worn. */

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { FormField } from '../math/form-field';
+import type { Kind } from '../math/kind';
 
 /** What a rule gets: lengths in metres. */
 export interface RuleInput {
@@ -26,14 +26,7 @@ export interface Laid {
 }
 
 /** How many pieces, where and how long; adding one is a file in `rules/` and a line in its list. */
-export interface LayingRule<K extends string = string, S extends z.ZodType = z.ZodType> {
-  readonly kind: K;
-  readonly label: string;
-  readonly hint: string;
-  readonly schema: S;
-  /** Options as they begin. */
-  readonly defaults: z.infer<S>;
-  readonly fields: readonly FormField[];
+export interface LayingRule<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** What its outcome is told by: what it evens out, or the number of pieces. */
   readonly tells: 'stretch' | 'gap' | 'count';
   /** It lays as many as it is told: a segment that could fill the reach by itself keeps its length. */

@@ -1,26 +1,17 @@
 import { z } from 'zod';
+import { specSchemaOf, type SpecOf } from '../math/kind';
 import type { LayingRule } from './laying-rule';
 import { rules } from './rules';
 import { NO_VARIATION, variationSchema } from './variation';
 
-rules satisfies { [K in keyof typeof rules]: { kind: K } };
-
 export type LayingRuleName = keyof typeof rules;
-export type RuleSpec = { [K in LayingRuleName]: z.infer<(typeof rules)[K]['schema']> }[LayingRuleName];
+export type RuleSpec = SpecOf<typeof rules>;
 type AnyRule = LayingRule<LayingRuleName, z.ZodType<RuleSpec>>;
 
 export const LAYING_RULES = Object.values(rules) as unknown as readonly AnyRule[];
 
-const schemas = LAYING_RULES.map(({ schema }) => schema) as unknown as [
-  (typeof rules)[LayingRuleName]['schema'],
-  ...(typeof rules)[LayingRuleName]['schema'][],
-];
-
-/** A rule with its own options. */
-const ruleSpecSchema = z.discriminatedUnion('kind', schemas);
-
 export const layingSpecSchema = z.strictObject({
-  rule: ruleSpecSchema,
+  rule: specSchemaOf(rules),
   variation: variationSchema.default(NO_VARIATION),
 });
 

@@ -1,3 +1,4 @@
+import type { Vec3 } from '../math/vec3';
 import type { Mesh } from './mesh';
 
 type Triangles = Pick<Mesh, 'positions' | 'indices'>;
@@ -25,13 +26,19 @@ export function area({ positions: p, indices }: Triangles): number {
   return sum;
 }
 
-/** Area of a triangle whose corners' coordinates begin at a, b and c in flat xyz. */
-export function triangleArea(p: Float32Array, a: number, b: number, c: number): number {
+/** Normal of a triangle whose corners' coordinates begin at a, b and c in flat xyz; it is as long as twice the area. */
+export function faceNormal(p: Float32Array, a: number, b: number, c: number): Vec3 {
   const ux = p[b] - p[a];
   const uy = p[b + 1] - p[a + 1];
   const uz = p[b + 2] - p[a + 2];
   const vx = p[c] - p[a];
   const vy = p[c + 1] - p[a + 1];
   const vz = p[c + 2] - p[a + 2];
-  return Math.sqrt((uy * vz - uz * vy) ** 2 + (uz * vx - ux * vz) ** 2 + (ux * vy - uy * vx) ** 2) / 2;
+  return [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+}
+
+/** Area of a triangle whose corners' coordinates begin at a, b and c in flat xyz. */
+export function triangleArea(p: Float32Array, a: number, b: number, c: number): number {
+  const [x, y, z] = faceNormal(p, a, b, c);
+  return Math.sqrt(x * x + y * y + z * z) / 2;
 }

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { FormField } from '../math/form-field';
+import type { Kind } from '../math/kind';
 import type { Passes } from '../segment/pieces/row-density';
 import type { Reach } from '../shape/reach';
 
@@ -21,13 +21,7 @@ export interface MotionPose {
 }
 
 /** How a run moves; adding one is a file in `kinds/` and a line in its list. */
-export interface MotionKind<K extends string = string, S extends z.ZodType = z.ZodType> {
-  readonly kind: K;
-  readonly label: string;
-  readonly hint: string;
-  readonly schema: S;
-  readonly defaults: z.infer<S>;
-  readonly fields: readonly FormField[];
+export interface MotionKind<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** What of the path pieces come over. */
   readonly passes: Passes;
   /** Seconds that it plays; 0 = it does not move. */

@@ -1,22 +1,15 @@
-import { z } from 'zod';
+import type { z } from 'zod';
+import { specSchemaOf, type SpecOf } from '../math/kind';
 import { kinds } from './kinds';
 import type { MotionKind } from './motion-kind';
 
-kinds satisfies { [K in keyof typeof kinds]: { kind: K } };
-
 export type MotionName = keyof typeof kinds;
-export type MotionSpec = { [K in MotionName]: z.infer<(typeof kinds)[K]['schema']> }[MotionName];
+export type MotionSpec = SpecOf<typeof kinds>;
 type AnyMotion = MotionKind<MotionName, z.ZodType<MotionSpec>>;
 
 export const MOTIONS = Object.values(kinds) as unknown as readonly AnyMotion[];
 
-export const motionSpecSchema = z.discriminatedUnion(
-  'kind',
-  MOTIONS.map(({ schema }) => schema) as unknown as [
-    (typeof kinds)[MotionName]['schema'],
-    ...(typeof kinds)[MotionName]['schema'][],
-  ],
-);
+export const motionSpecSchema = specSchemaOf(kinds);
 
 export const motionOf = ({ kind }: Pick<MotionSpec, 'kind'>): AnyMotion => kinds[kind];
 

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { Problem } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import type { CrossSection } from './cross-section';
-import type { FormField } from '../math/form-field';
+import type { Kind } from '../math/kind';
 import type { StiffZone } from './stiff-zones';
 
 /** Something worth knowing of what was made: metres, radians or a plain number. */
@@ -27,14 +27,8 @@ export interface TurnedOutline extends Pick<CrossSection, 'corners' | 'strips'> 
 }
 
 /** Makes a segment from few numbers; adding one is a file in `makers/` and a line in its list. */
-export interface Maker<K extends string = string, S extends z.ZodType = z.ZodType> {
-  readonly kind: K;
-  readonly label: string;
-  readonly hint: string;
+export interface Maker<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   readonly group: keyof typeof MAKER_GROUPS;
-  readonly schema: S;
-  readonly defaults: z.infer<S>;
-  readonly fields: readonly FormField[];
   /** A mesh along +x from 0 to its length, the path at y = 0, z = 0. Only for specs without a problem. */
   make(spec: z.infer<S>): Mesh;
   /** What makes the numbers impossible together. */

@@ -4,7 +4,7 @@ import { Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useEffect, useState } from 'react';
 import { thinned } from '../../core/edit/tidy/thin-out';
 import { MAX_PATH_POINTS } from '../../core/curve/path-spec';
-import { joinChains, type EdgeChain } from '../../core/guides/edge-chains';
+import { joinChains, type EdgeChain } from '../../core/guides/join-chains';
 import { addPath, changeCurve } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import type { Guide } from '../../project/schema';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { MeshoptSimplifier } from 'meshoptimizer';
+import { MeshoptSimplifier } from 'meshoptimizer/simplifier';
 import { BoxGeometry, IcosahedronGeometry, type BufferGeometry } from 'three';
 import { mergeVertices, toCreasedNormals } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { area, volume } from '../measure';

@@ -1,4 +1,5 @@
 import { gatherVertices } from '../attributes';
+import { faceNormal } from '../measure';
 import type { Mesh } from '../mesh';
 import { samePlaces } from './same-places';
 
@@ -64,9 +65,7 @@ function faceNormals({ positions: p, indices }: Mesh): Float64Array {
   const normals = new Float64Array(indices.length);
   for (let i = 0; i < indices.length; i += 3) {
     const [a, b, c] = [indices[i] * 3, indices[i + 1] * 3, indices[i + 2] * 3];
-    const [ux, uy, uz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
-    const [vx, vy, vz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
-    const [x, y, z] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    const [x, y, z] = faceNormal(p, a, b, c);
     const l = Math.hypot(x, y, z);
     normals[i] = l > 0 ? x / l : 0;
     normals[i + 1] = l > 0 ? y / l : 1;

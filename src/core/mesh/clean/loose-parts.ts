@@ -1,6 +1,7 @@
 import type { Mesh } from '../mesh';
 import { samePlaces } from './same-places';
 import { triangleArea } from '../measure';
+import { onlyUsed } from './only-used';
 import { withTriangles } from './with-triangles';
 
 export interface LooseParts {
@@ -60,5 +61,5 @@ async function findParts({ positions: p, indices }: Pick<Mesh, 'positions' | 'in
 export async function dropSpecks(mesh: Mesh, share: number): Promise<Mesh> {
   const parts = await looseParts(mesh);
   const least = (parts.areas[0] ?? 0) * share;
-  return withTriangles(mesh, (i) => parts.areas[parts.of[i / 3]] >= least);
+  return onlyUsed(withTriangles(mesh, (i) => parts.areas[parts.of[i / 3]] >= least));
 }

@@ -1,4 +1,4 @@
-import { MeshoptSimplifier } from 'meshoptimizer';
+import { MeshoptSimplifier } from 'meshoptimizer/simplifier';
 
 const known = new WeakMap<Float32Array, Uint32Array>();
 

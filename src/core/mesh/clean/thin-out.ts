@@ -1,6 +1,6 @@
-import { MeshoptSimplifier } from 'meshoptimizer';
+import { MeshoptSimplifier } from 'meshoptimizer/simplifier';
 import type { Mesh, Part } from '../mesh';
-import { onlyUsed } from '../used-vertices';
+import { onlyUsed } from './only-used';
 
 /**
  * Fewer triangles, about `share` of them, part by part by edge collapse (meshoptimizer; M. Garland & P. Heckbert, SIGGRAPH 1997).

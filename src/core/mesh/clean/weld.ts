@@ -1,4 +1,5 @@
 import type { Mesh } from '../mesh';
+import { onlyUsed } from './only-used';
 import { withTriangles } from './with-triangles';
 import { nearPlaces } from './near-places';
 import { samePlaces } from './same-places';
@@ -34,10 +35,11 @@ export async function weld(mesh: Mesh, tolerance: number): Promise<Mesh> {
   }
   const indices = new Uint32Array(mesh.indices.length);
   for (let i = 0; i < indices.length; i++) indices[i] = same[mesh.indices[i]]!;
-  return withTriangles({ ...mesh, positions, indices }, (i) => {
+  const whole = withTriangles({ ...mesh, positions, indices }, (i) => {
     const a = places[mesh.indices[i]];
     const b = places[mesh.indices[i + 1]];
     const c = places[mesh.indices[i + 2]];
     return a !== b && b !== c && c !== a;
   });
+  return onlyUsed(whole);
 }

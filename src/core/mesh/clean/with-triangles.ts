@@ -1,10 +1,6 @@
 import type { Mesh, Part } from '../mesh';
-import { onlyUsed } from '../used-vertices';
 
-/**
- * The mesh with only the triangles that `keeps` (asked with the place of their first index), and only the vertices they use; the very
- * same mesh when it keeps all.
- */
+/** The mesh with only the triangles that `keeps` (asked with the place of their first index); the very same mesh when it keeps all. */
 export function withTriangles(mesh: Mesh, keeps: (i: number) => boolean): Mesh {
   const kept = new Uint32Array(mesh.indices.length);
   const parts: Part[] = [];
@@ -17,5 +13,5 @@ export function withTriangles(mesh: Mesh, keeps: (i: number) => boolean): Mesh {
     }
     if (at > start) parts.push({ ...part, start, count: at - start });
   }
-  return onlyUsed(at === mesh.indices.length ? mesh : { ...mesh, indices: kept.slice(0, at), parts });
+  return at === mesh.indices.length ? mesh : { ...mesh, indices: kept.slice(0, at), parts };
 }
