@@ -10,7 +10,7 @@ jest.setTimeout(60_000); // threads start with the whole program
 /** The causeway with so many pieces in each run. */
 const counted = (count: number): Project =>
   causeway().runs.reduce(
-    (all, run) => setRule(all, run.id, { kind: 'byCount', count, over: 'own', gap: 0 }),
+    (all, run) => setRule(all, { run: run.id }, { kind: 'byCount', count, over: 'own', gap: 0 }),
     causeway(),
   );
 

@@ -76,7 +76,7 @@ export async function bakeProject(
       if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
       const done = (from: number) => READY_SHARE + (1 - READY_SHARE) * from;
       const bending = partOf(share, done(k / courses.length), done((k + 1) / courses.length));
-      const mesh = buildRunMesh(plan, course.ready.prepared.mesh, bending);
+      const mesh = buildRunMesh(plan, course.pieces, bending);
       if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
         return fail('bake.not-a-number', { run: run.name }, at);
       const name = courses.length > 1 ? `${run.name} ${k + 1}` : run.name;

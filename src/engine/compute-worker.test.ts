@@ -57,11 +57,12 @@ describe('the compute worker', () => {
     const ask = { run: 'r', time: null };
     expect(await api.view({ ...ask, held: {} })).toMatchObject({ ok: false, problems: [{ code: 'run.unheld' }] });
     const first = unwrap(await api.view({ ...ask, source: source(), held: {} }));
-    expect(first.changed.geometry!.positions.length).toBeGreaterThan(100);
-    expect(first.changed.topology!.indices.length).toBeGreaterThan(100);
-    expect(unwrap(await api.view({ ...ask, held: first.versions })).changed).toEqual({});
-    const again = unwrap(await api.view({ ...ask, held: { ...first.versions, geometry: '' } }));
-    expect(again.changed).toEqual({ geometry: first.changed.geometry });
+    expect(first.changed.courses.main.geometry!.positions.length).toBeGreaterThan(100);
+    expect(first.changed.courses.main.topology!.indices.length).toBeGreaterThan(100);
+    expect(unwrap(await api.view({ ...ask, held: first.versions })).changed).toEqual({ courses: { main: {} } });
+    const held = { ...first.versions, courses: { main: { ...first.versions.courses.main, geometry: '' } } };
+    const again = unwrap(await api.view({ ...ask, held }));
+    expect(again.changed).toEqual({ courses: { main: { geometry: first.changed.courses.main.geometry } } });
     const wrong = { ...source(), curve: pathOf('smooth', [[0, 0, 0]]) }; // prettier-ignore
     expect(await api.view({ ...ask, source: wrong, held: first.versions })).toMatchObject({
       ok: false,

@@ -3,6 +3,7 @@ import type { Finding } from '../core/findings/registry';
 import { findAll } from '../core/findings/registry';
 import type { FrameTable } from '../core/frames/frame-table';
 import { bendTolerance } from '../core/layout/bending-spec';
+import { alignedBy } from '../core/layout/align';
 import { layCourse, type LaidCourse } from '../core/layout/lay-course';
 import { layingRule } from '../core/layout/registry';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
@@ -20,8 +21,9 @@ import type { Course } from '../project/schema';
 import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { PathStage } from './path-stage';
+import { coursePieces, type CoursePieces, type ReadyPieces } from './course-segments';
 import type { ReadySegment, SegmentParts } from './ready-segment';
-import type { CourseSource, RunSource } from './run-source';
+import { partsOf, type CourseSource, type RunSource } from './run-source';
 import { SegmentStage, type LoadAsset } from './segment-stage';
 import { StageCache, type Stage } from './stage-cache';
 import type { LoadBytes } from './texture-images';
@@ -29,7 +31,9 @@ import type { LoadBytes } from './texture-images';
 /** One course of a run, laid; nothing here hangs on the time. */
 export interface DerivedCourse {
   readonly course: Course;
+  /** The first segment of its body. */
   readonly ready: ReadySegment;
+  readonly pieces: CoursePieces;
   /** The run's, as far to the side as the course lies. */
   readonly shape: Shape;
   readonly laid: LaidCourse;
@@ -64,6 +68,7 @@ export class Deriver {
   readonly paths: PathStage;
   readonly guides: GuideKeeper;
   readonly #runs: Stage<Result<DerivedRun>>;
+  readonly #courses: Stage<Result<DerivedCourse>>;
   readonly #numbers = new Numbers();
 
   constructor(loadAsset: LoadAsset, loadBytes: LoadBytes = async () => undefined, cache = new StageCache()) {
@@ -72,16 +77,17 @@ export class Deriver {
     this.paths = new PathStage(cache);
     this.guides = new GuideKeeper((id) => this.segments.brought(id), cache);
     this.#runs = cache.stage(runBytes);
+    this.#courses = cache.stage(courseBytes);
   }
 
   /** Problems: those of the path, the segments and the laying. */
   async derive(asked: RunSource, { onProgress, isDragged }: DeriveOptions = {}): Promise<Result<DerivedRun>> {
     const { steps } = asked;
     const source = { ...asked, curve: raised(asked.curve, steps.shape.lift ?? 0) };
-    const readies: ReadySegment[] = [];
+    const readies: ReadyPieces[] = [];
     const warnings: Problem[] = [];
     for (const course of source.courses) {
-      const ready = await this.segments.ready(this.filled(source, course), onProgress);
+      const ready = await this.#readyPieces(source, course, onProgress);
       if (!ready.ok) return ready;
       readies.push(ready.value);
       warnings.push(...ready.warnings);
@@ -89,7 +95,7 @@ export class Deriver {
     const guides = await this.guides.all(source.guides);
     const { frames } = steps.shape;
     const sat = guides.find(({ id }) => id === frames.guide);
-    const tolerance = Math.min(...readies.map((ready) => toleranceOf(source, ready))) / TABLE_FINENESS;
+    const tolerance = Math.min(...readies.map(({ segment }) => toleranceOf(source, segment))) / TABLE_FINENESS;
     const table = this.paths.table({ curve: source.curve, frames, tolerance, sat, isDragged });
     if (!table.ok) return table;
     const derived = this.#lay(source, table.value, readies, guides);
@@ -100,34 +106,61 @@ export class Deriver {
   #lay(
     source: RunSource,
     table: FrameTable,
-    readies: readonly ReadySegment[],
+    readies: readonly ReadyPieces[],
     guides: readonly ReadyGuide[],
   ): Result<DerivedRun> {
     const { steps, courses, curve } = source;
+    const points = curve.points.map(({ roll, gauge }) => [roll, gauge]);
+    const radii = curve.points.map(({ radius }) => radius);
+    const { reach: asked, shape: said, bending } = steps;
+    const { passes } = motionOf(steps.motion);
+    const reach = resolveReach(asked, table.length);
+    const ownKey = (i: number): string =>
+      JSON.stringify([[table, ...madeOf(readies[i])].map((made) => made && this.#numbers.of(made)), reach, said, bending, passes, points, courses[i].course]); // prettier-ignore
+    const keys = courses.map((_, i) => ownKey(i));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
-    const points = curve.points.map(({ roll, gauge, radius }) => [roll, gauge, radius]);
-    const numbers = [table, ...readies].map((made) => this.#numbers.of(made));
     const loose = courses.map(({ segment }) => segment.prepare);
-    const key = JSON.stringify([numbers, steps, courses.map(({ course }) => course), loose, points, checked]);
-    return this.#runs.get(key, () => {
-      const { passes } = motionOf(steps.motion);
-      const reach = resolveReach(steps.reach, table.length);
-      const shape = buildShape(table, steps.shape, { reach, points: curve.points });
+    return this.#runs.get(JSON.stringify([keys, steps.motion, loose, radii, checked]), () => {
+      const shape = buildShape(table, said, { reach, points: curve.points });
       const laid: DerivedCourse[] = [];
       for (const [i, { course }] of courses.entries()) {
-        const ready = readies[i];
-        const own = besideShape(shape, course.height, course.side);
-        const { bending } = steps;
-        const { gauge } = steps.shape;
-        const segment = ready.prepared;
-        const result = layCourse({ shape: own, segment, course, bending, gauge, passes, forms: this.cache });
-        if (!result.ok) return result;
-        const { layout } = result.value;
-        const summary = summaryOf(layout);
-        laid.push({ course, ready, shape: own, laid: result.value, summary, tolerance: toleranceOf(source, ready) });
+        const made = this.#courses.get(keys[i], () => this.#layCourse(source, shape, course, readies[i]));
+        if (!made.ok) return made;
+        laid.push(made.value);
       }
       return ok({ source, table, courses: laid, findings: lazy(() => findingsOf(source, laid, guides)) });
     });
+  }
+
+  #layCourse({ steps }: RunSource, shape: Shape, course: Course, readies: ReadyPieces): Result<DerivedCourse> {
+    const { bending, motion } = steps;
+    const { gauge } = steps.shape;
+    const { prepared } = readies.segment;
+    const pieces = coursePieces(readies);
+    const lies = alignedBy(prepared.box, course, gauge);
+    const own = besideShape(shape, course.height + lies.up, course.side + lies.side);
+    const { passes } = motionOf(motion);
+    const laid = layCourse({ ...pieces, shape: own, course, bending, gauge, passes, forms: this.cache });
+    if (!laid.ok) return laid;
+    const tolerance = bendTolerance(bending.tolerance, halfWidth(prepared.box), gauge);
+    const summary = summaryOf(laid.value.layout);
+    return ok({ course, ready: readies.segment, pieces, shape: own, laid: laid.value, summary, tolerance });
+  }
+
+  /** All segments of a course made ready. */
+  async #readyPieces(source: RunSource, course: CourseSource, onProgress?: OnProgress): Promise<Result<ReadyPieces>> {
+    const warnings: Problem[] = [];
+    const made: (ReadySegment | undefined)[] = [];
+    for (const [i, segment] of partsOf(course).entries()) {
+      const parts = i === 0 ? this.filled(source, course) : segment;
+      const ready = parts && (await this.segments.ready(parts, onProgress));
+      if (ready && !ready.ok) return ready;
+      made.push(ready?.value);
+      warnings.push(...(ready?.warnings ?? []));
+    }
+    const [head, tail, joint] = made.slice(-3);
+    const others = made.slice(1, -3) as ReadySegment[];
+    return ok({ segment: made[0]!, others, head, tail, joint }, warnings);
   }
 
   /** The segment of a course; a made one that is to fill the path is made as long as the reach; those that are counted keep their length. */
@@ -142,9 +175,24 @@ export class Deriver {
   }
 }
 
-/** Bytes of a run beside its segments and its path, which are kept by themselves. */
+/** All that was made ready of a course. */
+const madeOf = ({ segment, others, head, tail, joint }: ReadyPieces): readonly (ReadySegment | undefined)[] => [
+  segment,
+  ...others,
+  head,
+  tail,
+  joint,
+];
+
+/** Bytes of a run beside its courses and its path, which are kept by themselves. */
 const runBytes = (run: Result<DerivedRun>): number =>
-  run.ok ? bytesOf(run.value.courses, [run.value.table, ...run.value.courses.map(({ ready }) => ready)]) : bytesOf(run);
+  run.ok ? bytesOf({ ...run.value }, [run.value.table, ...run.value.courses]) : bytesOf(run);
+
+/** Bytes of a course beside its segments and its path. */
+const courseBytes = (course: Result<DerivedCourse>): number =>
+  course.ok
+    ? bytesOf(course.value, [course.value.shape.table, course.value.ready, course.value.pieces])
+    : bytesOf(course);
 
 const toleranceOf = ({ steps }: RunSource, { prepared }: ReadySegment): number =>
   bendTolerance(steps.bending.tolerance, halfWidth(prepared.box), steps.shape.gauge);
@@ -158,13 +206,20 @@ function findingsOf(
   const { bending } = source.steps;
   const all = courses.flatMap(({ course, ready, shape, laid, summary, tolerance }, i) => {
     const { segment } = source.courses[i];
-    return findAll({
+    const found = findAll({
       ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
       ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides },
       ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance },
     });
+    return courses.length > 1 ? found.map((finding) => ({ ...finding, course: course.id })) : found;
   });
-  return courses.length > 1 ? [...new Map(all.map((finding) => [JSON.stringify(finding), finding])).values()] : all;
+  if (courses.length === 1) return all;
+  const told = new Map<string, Finding>();
+  for (const finding of all) {
+    const key = JSON.stringify({ ...finding, course: undefined });
+    if (!told.has(key)) told.set(key, finding);
+  }
+  return [...told.values()];
 }
 
 /** A derived course at `time` seconds; null = finished. */

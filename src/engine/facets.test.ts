@@ -6,17 +6,24 @@ import { causeway } from '../project/samples';
 import type { Project, Run } from '../project/schema';
 import { loadFrom } from './bake';
 import { Deriver } from './derive';
-import { buffersOf, facetsOf, FacetVersions, type RunFacets, type Versions } from './facets';
+import { buffersOf, facetsOf, FacetVersions, type CourseFacets, type RunFacets, type Versions } from './facets';
 import { sourceOf } from './run-source';
 
 const deriver = new Deriver(loadFrom(new Map()));
 const versions = new FacetVersions('a:');
-const seen = async (project: Project, held: Partial<Versions> = {}, time: number | null = null, own = versions) =>
+const updateOf = async (project: Project, held: Partial<Versions> = {}, time: number | null = null, own = versions) =>
   facetsOf(unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0])))), time, held, own);
+/** What has changed of a run with one course, all in one. */
+const seen = async (...asked: Parameters<typeof updateOf>) => {
+  const { versions: now, changed } = await updateOf(...asked);
+  const { courses, ...run } = changed;
+  return { versions: now, changed: { ...run, ...courses.main } };
+};
 const view = async (project: Project, time: number | null = null) =>
-  (await seen(project, {}, time)).changed as RunFacets;
+  (await seen(project, {}, time)).changed as RunFacets & CourseFacets;
+const buffersSeen = async (project: Project) => buffersOf((await updateOf(project)).changed);
 const counted = (count: number, over: 'own' | 'stretch' = 'own') =>
-  setRule(causeway(), 'causeway', { kind: 'byCount', count, over, gap: 0 });
+  setRule(causeway(), { run: 'causeway' }, { kind: 'byCount', count, over, gap: 0 });
 
 describe('the facets of a run', () => {
   it('are sent when they have changed, and only then', async () => {
@@ -92,11 +99,11 @@ describe('the facets of a run', () => {
   });
 
   it('hand over each buffer once', async () => {
-    const buffers = buffersOf(await view(causeway()));
+    const buffers = await buffersSeen(causeway());
     expect(new Set(buffers).size).toBe(buffers.length);
     // A run of one piece as well, without taking the segment's own arrays away.
-    const single = setRule(causeway(), 'causeway', { kind: 'onePiece' });
-    structuredClone(0, { transfer: buffersOf(await view(single)) });
+    const single = setRule(causeway(), { run: 'causeway' }, { kind: 'onePiece' });
+    structuredClone(0, { transfer: await buffersSeen(single) });
     expect((await view(single)).topology.indices.length).toBeGreaterThan(0);
   });
 

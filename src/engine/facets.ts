@@ -1,5 +1,7 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
 import type { Finding } from '../core/findings/registry';
+import { fitOf } from '../core/layout/fit-registry';
+import { laidPathOf } from '../core/layout/laid-path';
 import type { Layout } from '../core/layout/lay';
 import { layPieces } from '../core/layout/lay-course';
 import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/registry';
@@ -12,21 +14,25 @@ import type { CoursePlan } from '../core/motion/pose-course';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/pieces/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
-import { planCourse, type DerivedRun } from './derive';
+import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
 import { viewPath, type PathView } from './path-view';
 import { countSlicings, type SlicingCounts } from './slicing-counts';
 
-/** What the screen knows of a run, by what changes together. The laid things are those of the first course. */
+/** What the screen knows of a run beside its courses, by what changes together. */
 export interface RunFacets {
   readonly path: PathView;
+  readonly findings: readonly Finding[];
+}
+
+/** What the screen knows of one course. */
+export interface CourseFacets {
   readonly layout: Layout & { readonly summary: LayoutSummary };
   readonly segment: SegmentFigures;
-  /** What every laying rule would come to, where it can be laid, and the triangles of the finished run for each way of slicing. */
+  /** What every laying rule would come to, where it can be laid, and the triangles of the finished course for each way of slicing. */
   readonly choices: {
     readonly rules: Partial<Record<LayingRuleName, LayoutSummary>>;
     readonly slicings: SlicingCounts;
   };
-  readonly findings: readonly Finding[];
   readonly surface: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
   readonly topology: Topology;
   /** The only one that changes while time plays, but for pieces that come and go. */
@@ -58,14 +64,18 @@ export interface SegmentFigures {
   readonly triangles: number;
 }
 
-export type FacetName = keyof RunFacets;
 /** A facet is the same as long as its version is. */
-export type Versions = Readonly<Record<FacetName, string>>;
+type VersionsOf<F> = Readonly<Record<keyof F, string>>;
+
+export interface Versions extends VersionsOf<RunFacets> {
+  /** By the ids of courses, in their order. */
+  readonly courses: Readonly<Record<string, VersionsOf<CourseFacets>>>;
+}
 
 /** The facets of a run that somebody who holds others does not have yet. */
 export interface FacetUpdate {
   readonly versions: Versions;
-  readonly changed: Partial<RunFacets>;
+  readonly changed: Partial<RunFacets> & { readonly courses: Readonly<Record<string, Partial<CourseFacets>>> };
 }
 
 /** Versions for one worker's facets; `prefix` tells them from another's. */
@@ -77,16 +87,21 @@ export class FacetVersions {
     this.#prefix = prefix;
   }
 
-  of(derived: DerivedRun, plan: CoursePlan, time: number | null): Versions {
-    const [{ ready, course }] = derived.courses as [DerivedRun['courses'][number]];
+  ofRun(derived: DerivedRun): VersionsOf<RunFacets> {
     const run = `${this.#prefix}${this.#numbers.of(derived)}`;
-    const look = plan.pieces[0]?.look ? JSON.stringify(course.laying.variation) : '';
-    const shifts = derived.source.steps.shape.lanes?.textureShift ? run : '';
+    return { path: run, findings: run };
+  }
+
+  ofCourse(derived: DerivedRun, at: number, plan: CoursePlan, time: number | null): VersionsOf<CourseFacets> {
+    const { pieces, course, laid } = derived.courses[at];
+    const own = `${this.#prefix}${this.#numbers.of(laid)}`;
+    const look = plan.pieces.some((piece) => piece.look) ? JSON.stringify(course.laying.variation) : '';
+    const shifts = derived.source.steps.shape.lanes?.textureShift ? own : '';
     return {
-      ...{ path: run, layout: run, segment: run, choices: run, findings: run },
-      surface: ready.key,
+      ...{ layout: own, segment: own, choices: own },
+      surface: pieces.key,
       topology: this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts,
-      geometry: `${run}@${time}`,
+      geometry: `${own}@${time}:${plan.pieces.length}`,
     };
   }
 }
@@ -98,30 +113,48 @@ export function facetsOf(
   held: Partial<Versions>,
   versions: FacetVersions,
 ): FacetUpdate {
-  const plan = planCourse(derived, derived.courses[0], time);
-  const now = versions.of(derived, plan, time);
-  const makers: { readonly [K in FacetName]: () => RunFacets[K] } = {
-    path: () => viewPath(derived),
-    layout: () => ({ ...derived.courses[0].laid.layout, summary: derived.courses[0].summary }),
-    segment: () => figuresOf(derived),
-    choices: () => choicesOf(derived),
-    findings: derived.findings,
-    surface: () => surfaceOf(derived),
-    topology: () => ownTopology(plan),
-    geometry: () => geometryOf(derived, plan),
+  const ofRun = versions.ofRun(derived);
+  const run = changedOf<RunFacets>(ofRun, held, { path: () => viewPath(derived), findings: derived.findings });
+  const courses = derived.courses.map((own, at) => {
+    const plan = own.course.visible
+      ? planCourse(derived, own, time)
+      : { fit: own.course.fit, pieces: [], vertexCount: 0 };
+    const now = versions.ofCourse(derived, at, plan, time);
+    const changed = changedOf<CourseFacets>(now, held.courses?.[own.course.id], {
+      layout: () => ({ ...own.laid.layout, summary: own.summary }),
+      segment: () => figuresOf(own),
+      choices: () => choicesOf(derived, own),
+      surface: () => ({ materials: own.pieces.materials, images: own.pieces.images }),
+      topology: () => ownTopology(plan),
+      geometry: () => geometryOf(derived, plan),
+    });
+    return { id: own.course.id, now, changed };
+  });
+  const byId = <V>(value: (course: (typeof courses)[number]) => V) =>
+    Object.fromEntries(courses.map((course) => [course.id, value(course)]));
+  return {
+    versions: { ...ofRun, courses: byId(({ now }) => now) },
+    changed: { ...run, courses: byId(({ changed }) => changed) },
   };
-  const changed = Object.entries(makers).flatMap(([name, make]) =>
-    held[name as FacetName] === now[name as FacetName] ? [] : [[name, make()]],
-  );
-  return { versions: now, changed: Object.fromEntries(changed) as Partial<RunFacets> };
+}
+
+type Makers<F> = { readonly [K in keyof F]: () => F[K] };
+
+/** Those facets, made, whose version is not the one held. */
+function changedOf<F>(now: VersionsOf<F>, held: Partial<VersionsOf<F>> | undefined, makers: Makers<F>): Partial<F> {
+  const names = Object.keys(makers) as (keyof F)[];
+  const changed = names.flatMap((name) => (held?.[name] === now[name] ? [] : [[name, makers[name]()]]));
+  return Object.fromEntries(changed) as Partial<F>;
 }
 
 /** The buffers of facets, to be moved and not copied. */
-export function buffersOf({ path, topology, geometry }: Partial<RunFacets>): ArrayBuffer[] {
+export function buffersOf({ path, courses }: FacetUpdate['changed']): ArrayBuffer[] {
   const arrays = [
     ...(path ? [path.line, path.tightness, path.ups, path.sides, path.stations] : []),
-    ...(topology ? [topology.uvs, topology.indices, topology.colours] : []),
-    ...(geometry ? [geometry.positions, geometry.normals] : []),
+    ...Object.values(courses).flatMap(({ topology, geometry }) => [
+      ...(topology ? [topology.uvs, topology.indices, topology.colours] : []),
+      ...(geometry ? [geometry.positions, geometry.normals] : []),
+    ]),
   ];
   return arrays.flatMap((array) => (array ? [array.buffer as ArrayBuffer] : []));
 }
@@ -132,13 +165,7 @@ function geometryOf({ table }: DerivedRun, plan: CoursePlan): Geometry {
   return { ...bent, box: boxOf(bent.positions), origin: table.origin, triangles };
 }
 
-function surfaceOf({ courses }: DerivedRun): RunFacets['surface'] {
-  const { materials, images } = courses[0].ready.prepared.mesh;
-  return { materials, images };
-}
-
-function figuresOf({ courses }: DerivedRun): SegmentFigures {
-  const { ready, laid, shape, tolerance } = courses[0];
+function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFigures {
   const { length, box, sourceBox, axes, rows, mesh } = ready.prepared;
   const { from, to } = shape.reach;
   return {
@@ -158,18 +185,17 @@ function ownTopology(plan: CoursePlan): Topology {
   return { ...topology, uvs: uvs.slice(), ...(colours && { colours: colours.slice() }), indices: indices.slice() };
 }
 
-function choicesOf({ source, table, courses }: DerivedRun): RunFacets['choices'] {
-  const { course, ready, laid, shape } = courses[0];
+function choicesOf({ source }: DerivedRun, { course, pieces, laid, shape }: DerivedCourse): CourseFacets['choices'] {
   const { pastEnd } = source.steps.bending;
-  const laidBy = (kind: LayingRuleName) => {
-    const rule = course.laying.rule.kind === kind ? course.laying.rule : switchRule(course.laying.rule, kind);
-    return layPieces(rule, ready.prepared, { reach: shape.reach, path: table, pastEnd });
-  };
+  const path = laidPathOf(shape, fitOf(course.fit).measures(course.fit));
+  const { laying } = course;
   const rules = LAYING_RULES.flatMap(({ kind }) => {
-    const layout = laidBy(kind);
+    if (laying.rule.kind === kind) return [[kind, summaryOf(laid.layout)] as const];
+    const rule = switchRule(laying.rule, kind);
+    const layout = layPieces({ ...laying, rule }, pieces, { reach: shape.reach, path, pastEnd });
     return layout.ok ? [[kind, summaryOf(layout.value)] as const] : [];
   });
-  return { rules: Object.fromEntries(rules), slicings: countSlicings(laid, ready.prepared) };
+  return { rules: Object.fromEntries(rules), slicings: countSlicings(laid, pieces.segment) };
 }
 
 /** Equal neighbours are counted: 3x12,4 = twelve of 3, one of 4. */

@@ -24,7 +24,7 @@ const finish = {
 
 it('carries the tints of varied pieces into the GLB', async () => {
   const variation = { tint: 0.4, shift: 0.5, seed: 3 };
-  const project = setLaying(causeway(), 'causeway', { variation });
+  const project = setLaying(causeway(), { run: 'causeway' }, { variation });
   const { files } = unwrap(await bakeFiles(project, new Deriver(loadFrom(new Map())), 'glb', 'a', { run: 'Causeway' }));
   const { issues } = await validator.validateBytes(files[0].bytes, { maxIssues: 0 });
   expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);

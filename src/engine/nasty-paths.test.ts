@@ -8,7 +8,7 @@ import { FRAME_RULES } from '../core/frames/registry';
 import { jobOf, unwrap, type JobChange } from '../core/testing/runs';
 import { pathOf } from '../core/testing/curves';
 import { toLine, toPolyline } from '../core/testing/distances';
-import { MADE_PREPARE } from '../project/defaults';
+import { MADE_PREPARE, newCourse } from '../project/defaults';
 import { emptyProject, type Project } from '../project/schema';
 import { bakeFiles, loadFrom } from './bake';
 import { Deriver } from './derive';
@@ -34,9 +34,7 @@ function project(curve: CurveSpec, spec: MakerSpec, { bending, laying }: Change 
     ...emptyProject('Nasty'),
     segments: [{ id: 's', name: 'S', source: { from: 'maker', spec }, prepare: MADE_PREPARE, finishes: [] }],
     paths: [{ id: 'p', name: 'P', curve }],
-    runs: [
-      { id: 'r', name: 'R', visible: true, path: 'p', ...steps, courses: [{ id: 'main', segment: 's', ...course }] },
-    ],
+    runs: [{ id: 'r', name: 'R', visible: true, path: 'p', ...steps, courses: [{ ...newCourse('s'), ...course }] }],
   };
 }
 

@@ -1,3 +1,4 @@
+import { letterOf } from '../core/layout/pattern';
 import { MAX_PATH_POINTS } from '../core/curve/path-spec';
 import type { ProblemFacts } from '../core/math/problem-facts';
 import type { Problem, ProblemCode, ProblemPath } from '../core/math/result';
@@ -68,7 +69,17 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
     `A plate of ${metresText(f.plate)} is too thick for a bucket of this size. Take an eighth of its least side at most.`,
   'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change where it begins or ends.',
   'laying.no-room': (f) =>
-    `Head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them, or lengthen the reach.`,
+    `Margins, head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them, or lengthen the reach.`,
+  'laying.no-rise': () =>
+    'The reach is level, so there is no rise to share. Raise an end of the path, or choose another rule.',
+  'laying.no-segment': (f) =>
+    `The pattern asks for segment ${letterOf(f.body)}, and the course has ${f.bodies === 1 ? 'only A' : `A to ${letterOf(f.bodies - 1)}`}. Add a segment, or change the pattern.`,
+  'laying.none': () =>
+    'The rule finds no place on the reach, so nothing is laid. Give it stations within the reach, or choose another rule.',
+  'laying.short-leg': (f) =>
+    `Between two joints of the path, at station ${metresText(f.station)}, there are ${metresText(f.leg)}, and what stands there needs ${metresText(f.needed)}. Take a shorter piece or less room, or move the points apart.`,
+  'laying.link-too-long': (f) =>
+    `At station ${metresText(f.station)} the path bends too tightly for links of ${metresText(f.pitch)}. Take shorter links, or widen the bend.`,
   'laying.too-many': (f) =>
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,
   'laying.pitch': (f) =>

@@ -6,6 +6,7 @@ import type { CoursePlan } from '../core/motion/pose-course';
 import { eachFrameOn, fillFrameOn, SHAPE_STRIDE } from '../core/shape/frame-on';
 import type { Shape } from '../core/shape/shape';
 import { tightest } from '../core/shape/tightest';
+import type { PieceKind } from '../core/layout/placement';
 import type { Finding } from '../core/findings/registry';
 import type { DerivedRun } from './derive';
 
@@ -29,7 +30,7 @@ export interface RunReport {
   readonly tightestStation: number | null;
   readonly placements: readonly {
     readonly piece: number;
-    readonly kind: 'head' | 'body' | 'tail';
+    readonly kind: PieceKind;
     readonly station: number;
     readonly naturalLength: number;
     readonly length: number;
@@ -70,8 +71,8 @@ export function buildReport(
     planLength: table.planLength,
     tightestRadius: isBent ? tight.radius : null,
     tightestStation: isBent ? tight.station : null,
-    placements: laid.layout.placements.map(({ piece, kind, station, length, natural, gap }) => ({
-      ...{ piece, kind, station, naturalLength: natural, length, stretch: length / natural },
+    placements: laid.layout.placements.map(({ piece, kind, station, length, natural, stretch, gap }) => ({
+      ...{ piece, kind, station, naturalLength: natural, length, stretch },
       roll: fillFrameOn(frame, 0, ownRoll, station),
       gap,
     })),

@@ -15,16 +15,34 @@ export interface RunSource {
 export interface CourseSource {
   readonly course: Course;
   readonly segment: Segment;
+  readonly others: readonly Segment[];
+  readonly head?: Segment | undefined;
+  readonly tail?: Segment | undefined;
+  readonly joint?: Segment | undefined;
 }
+
+/** All segments of a course. */
+export const partsOf = ({ segment, others, head, tail, joint }: CourseSource): readonly (Segment | undefined)[] => [
+  segment,
+  ...others,
+  head,
+  tail,
+  joint,
+];
 
 const NO_GUIDES: readonly Guide[] = [];
 
 /** The parts of a project that a run names. Problems: `run.unknown` with `id`. */
 export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const path = project.paths.find(({ id }) => id === run.path);
-  const courses = run.courses.flatMap((course) => {
-    const segment = project.segments.find(({ id }) => id === course.segment);
-    return segment ? [{ course, segment }] : [];
+  const segmentOf = (id: string | undefined) => project.segments.find((segment) => segment.id === id);
+  const courses = run.courses.flatMap((course): CourseSource[] => {
+    const segment = segmentOf(course.segment);
+    const others = course.others.flatMap((id) => segmentOf(id) ?? []);
+    const { head, tail, joint } = course;
+    return segment
+      ? [{ course, segment, others, head: segmentOf(head), tail: segmentOf(tail), joint: segmentOf(joint) }]
+      : [];
   });
   if (!path || courses.length < run.courses.length) return fail('run.unknown', { id: run.id });
   const { reach, shape, bending, motion } = run;
@@ -40,6 +58,11 @@ export function isSameSource(a: RunSource, b: RunSource): boolean {
   const sameSteps = (['reach', 'shape', 'bending', 'motion'] as const).every((step) => a.steps[step] === b.steps[step]);
   const sameCourses =
     a.courses.length === b.courses.length &&
-    a.courses.every(({ course, segment }, i) => course === b.courses[i].course && segment === b.courses[i].segment);
+    a.courses.every((own, i) => {
+      const [parts, other] = [partsOf(own), partsOf(b.courses[i])];
+      return (
+        own.course === b.courses[i].course && parts.length === other.length && parts.every((p, k) => p === other[k])
+      );
+    });
   return sameSteps && sameCourses && a.curve === b.curve && a.guides === b.guides;
 }

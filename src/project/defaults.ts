@@ -1,6 +1,6 @@
 import type { CourseJob } from '../core/layout/course-spec';
 import type { RunSteps } from '../core/motion/run-spec';
-import { NO_VARIATION } from '../core/layout/variation';
+import { LAYING_DEFAULTS } from '../core/layout/laying-spec';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
 import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
@@ -16,8 +16,10 @@ export const JOB_DEFAULTS: RunSteps = {
 
 /** How a new course is laid. */
 export const COURSE_DEFAULTS: CourseJob = {
-  laying: { rule: { kind: 'fillStretch', gap: 0 }, variation: NO_VARIATION },
+  laying: { rule: { kind: 'fillStretch', gap: 0 }, ...LAYING_DEFAULTS },
   fit: { kind: 'bent' },
+  align: { side: 'own', height: 'own' },
+  mirrored: false,
   side: 0,
   height: 0,
 };
@@ -25,7 +27,10 @@ export const COURSE_DEFAULTS: CourseJob = {
 /** The one course that a new run has. */
 export const newCourse = (segment: string, change: Partial<CourseJob> = {}): Course => ({
   id: 'main',
+  visible: true,
+  locked: false,
   segment,
+  others: [],
   ...COURSE_DEFAULTS,
   ...change,
 });

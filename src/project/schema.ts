@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { courseJobSchema } from '../core/layout/course-spec';
 import { runJobSchema } from '../core/motion/run-spec';
+import { MOST_BODIES } from '../core/layout/pattern';
 import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
 import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 
-export const PROJECT_VERSION = 2;
+export const PROJECT_VERSION = 3;
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
@@ -36,8 +37,23 @@ const pathSchema = z.strictObject({
 /** One laid row of a run. */
 const courseSchema = z.strictObject({
   id,
+  /** Absent = its segment's. */
+  name: name.optional(),
+  visible: z.boolean().default(true),
+  /** Nothing of it is to be changed. */
+  locked: z.boolean().default(false),
   /** Id of the segment that it lays. */
   segment: id,
+  /** Further segments of the body, for patterns: B, C. */
+  others: z
+    .array(id)
+    .max(MOST_BODIES - 1)
+    .readonly()
+    .default([]),
+  /** What is laid once at either end, and what stands at joints. */
+  head: id.optional(),
+  tail: id.optional(),
+  joint: id.optional(),
   ...courseJobSchema.shape,
 });
 
@@ -88,7 +104,18 @@ export const projectSchema = z
         });
       };
       expect(project.paths, 'path', run.path, ['path']);
-      run.courses.forEach(({ segment }, k) => expect(project.segments, 'segment', segment, ['courses', k, 'segment']));
+      const ids = new Set<string>();
+      run.courses.forEach((course, k) => {
+        const at = ['courses', k];
+        for (const used of segmentsOf(course)) expect(project.segments, 'segment', used, [...at, 'segment']);
+        if (ids.has(course.id))
+          context.addIssue({
+            code: 'custom',
+            path: ['runs', i, ...at, 'id'],
+            message: `the id ${course.id} is there twice`,
+          });
+        ids.add(course.id);
+      });
     });
   });
 
@@ -100,16 +127,42 @@ export type Guide = z.infer<typeof guideSchema>;
 export type Course = z.infer<typeof courseSchema>;
 export type Run = z.infer<typeof runSchema>;
 
-/** The course of a run that the screen shows. */
-export const firstCourse = (run: Run): Course => run.courses[0];
+/** A course of a run, or its first where there is none of that id. */
+export const courseOf = (run: Run, id?: string): Course =>
+  run.courses.find((course) => course.id === id) ?? run.courses[0];
 
-/** The segment of a run's first course. */
-export const segmentOf = ({ segments }: Pick<Project, 'segments'>, run: Run | undefined): Segment | undefined =>
-  run && segments.find(({ id }) => id === firstCourse(run).segment);
+/** The segment of a run's course. */
+export const segmentOf = (
+  { segments }: Pick<Project, 'segments'>,
+  run: Run | undefined,
+  course?: string,
+): Segment | undefined => run && segments.find(({ id }) => id === courseOf(run, course).segment);
+
+/** Ids of all segments that a course lays. */
+export const segmentsOf = ({
+  segment,
+  others,
+  head,
+  tail,
+  joint,
+}: Pick<Course, 'segment' | 'others' | 'head' | 'tail' | 'joint'>): readonly string[] => [
+  segment,
+  ...others,
+  ...[head, tail, joint].filter((used) => used !== undefined),
+];
+
+/** What of a course names segments, with other ids for them. */
+export function mapSegments(course: Course, other: (id: string) => string): Partial<Course> {
+  const { segment, others, head, tail, joint } = course;
+  const ends = Object.entries({ head, tail, joint }).flatMap(([key, id]) =>
+    id === undefined ? [] : [[key, other(id)]],
+  );
+  return { segment: other(segment), others: others.map(other), ...Object.fromEntries(ends) } as Partial<Course>;
+}
 
 /** Whether any course of a run lays a segment. */
 export const laysSegment = ({ courses }: Run, segment: string): boolean =>
-  courses.some((course) => course.segment === segment);
+  courses.some((course) => segmentsOf(course).includes(segment));
 
 export const emptyProject = (projectName: string): Project => ({
   format: 'rattan-project',

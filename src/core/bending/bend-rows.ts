@@ -1,4 +1,5 @@
 import type { OnProgress } from '../math/progress';
+import { bendBand } from './bend-band';
 import {
   ROW_DRIFT,
   ROW_FACTOR,
@@ -42,6 +43,7 @@ export function bendRows(
     placeRows(outPositions, firstVertex * 3, mesh.positions, some, frame);
     turnLeaning(outNormals, firstVertex * 3, form, rows, leaning);
   }
+  bendBand(outPositions, outNormals, firstVertex, form, rows);
 }
 
 /** How many vertices go between two steps of progress, some milliseconds' worth. */
@@ -146,7 +148,7 @@ function turnRows(
 
 /**
  * Writes the normals of a row that leans: with a = up . forward and b = side . forward of the leaning frame, which change by a' and b' per metre, a
- * normal (l, m, n) goes to forward A + up (m / gauge_up - A a) + side (n / gauge_side - A b), A = l / (factor (1 + gauge_up y a' + gauge_side z b')):
+ * normal (l, m, n) goes to forward A + up (m / gauge_up - A a) + side (n / gauge_side - A b), A = (l / factor - m rise - n drift) / (1 + gauge_up y a' + gauge_side z b'):
  * the inverse transpose of the local map.
  */
 function turnLeaning(
@@ -160,11 +162,12 @@ function turnLeaning(
   const [gu, gs] = [frames[f + ROW_GAUGE], frames[f + ROW_GAUGE + 1]];
   const along = (v: readonly number[]) => v[0] * frames[f + 3] + v[1] * frames[f + 4] + v[2] * frames[f + 5];
   const [a, b] = [along(up), along(side)];
+  const [rise, drift] = [frames[f + ROW_RISE], frames[f + ROW_DRIFT]];
   for (let v = firsts[row]; v < firsts[row + 1]; v++) {
     const i = v * 3;
     const [l, m, n] = [normals[i], normals[i + 1], normals[i + 2]];
     const stretch = 1 + perMetre * (gu * positions[i + 1] * a + gs * positions[i + 2] * b);
-    const forward = l / (frames[f + ROW_FACTOR] * Math.max(stretch, 1e-6));
+    const forward = (l / frames[f + ROW_FACTOR] - m * rise - n * drift) / Math.max(stretch, 1e-6);
     const [onUp, onSide] = [m / gu - forward * a, n / gs - forward * b];
     let size = 0;
     for (let c = 0; c < 3; c++) {

@@ -127,8 +127,12 @@ export function bendRun(plan: CoursePlan, onProgress?: OnProgress): Pick<Mesh, '
   return { positions, normals };
 }
 
-/** The whole mesh of a course, with the materials and images of `source`. */
-export function buildRunMesh(plan: CoursePlan, source: Mesh, onProgress?: OnProgress): Mesh {
+/** The whole mesh of a course, with its materials and images. */
+export function buildRunMesh(
+  plan: CoursePlan,
+  source: Pick<Mesh, 'materials' | 'images'>,
+  onProgress?: OnProgress,
+): Mesh {
   const { materials, images } = source;
   return { ...bendRun(plan, onProgress), ...buildTopology(plan), materials, images };
 }

@@ -37,6 +37,8 @@ export interface FindingOf<K extends string, F extends FindingFacts> {
   readonly facts: F;
   /** The guide that it is about. */
   readonly guide?: string;
+  /** The course, where a run has several. */
+  readonly course?: string;
   readonly remedy?: Remedy;
 }
 

@@ -109,7 +109,7 @@ export function frameSpans(sampled: Sampled, arc: ArcTable, framing: Framing): F
       frames.copyWithin((stations.length - 1) * FRAME_STRIDE + FORWARD, FORWARD, SIDE + 3);
     const { length, planLength } = arc;
     return {
-      ...{ closed, spans, stations, frames, length, planLength, pointStations, kinks },
+      ...{ arc, closed, spans, stations, frames, length, planLength, pointStations, kinks },
       ...{ closingTwist, steep, endTwist, tolerance, origin: originOf(frames, spans) },
     };
   }

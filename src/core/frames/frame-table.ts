@@ -1,3 +1,4 @@
+import type { ArcTable } from '../curve/arc-table';
 import type { Vec3 } from '../math/vec3';
 
 /**
@@ -43,6 +44,8 @@ export interface Spans {
 
 /** A path as frames: all that laying, bending and the checks read. */
 export interface FrameTable {
+  /** The curve itself, for places that have to be exact. */
+  readonly arc: ArcTable;
   readonly closed: boolean;
   readonly spans: Spans;
   /** Metres: of every sample, never descending. */

@@ -14,12 +14,18 @@ export interface Place {
   readonly scale: number;
   /** Metres: how long the piece is by itself, whatever of it is left. */
   readonly natural: number;
+  /** The places of its two pins, flat xyz, where it is pinned. */
+  readonly pins?: Float64Array | undefined;
 }
 
 /** How a piece sits on its path; adding one is a file in `fits/` and a line in its list. */
 export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** Its rows follow the path: it is sliced for that, and its ends meet those beside it. */
   readonly follows: boolean;
+  /** Pieces that meet along the path do not meet in height. */
+  readonly steps?: boolean;
+  /** Whether pieces measure along the path or as it is seen from above. */
+  measures(options: z.infer<S>): 'path' | 'plan';
   /** Writes every row of `form`, the piece as it is worn. */
   fillRows(rows: Rows, form: PreparedSegment, shape: Shape, place: Place, options: z.infer<S>): void;
 }

@@ -5,18 +5,32 @@ import { buildRowDensity, NO_ROWS, rowsTo, type Passes } from '../segment/pieces
 import type { FormStore } from '../segment/pieces/form-store';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
-import type { Reach } from '../shape/reach';
+import { turnedSegment } from '../segment/turned-segment';
 import type { Shape } from '../shape/shape';
 import { bendTolerance, type BendingSpec } from './bending-spec';
 import type { CourseJob } from './course-spec';
 import { fitOf } from './fit-registry';
-import { lay, type LaidPath, type Layout, type Placement } from './lay';
-import type { RuleSpec } from './registry';
+import { laidPathOf, type LaidPath } from './laid-path';
+import { lay, type Layout, type Lengths } from './lay';
+import type { Placement } from './placement';
+import type { LayingSpec } from './laying-spec';
+import { buildRepin, type Repin } from './repin';
 
-export interface CourseInput {
+/** What a course is laid of. */
+export interface CourseSegments {
+  /** The first of the body; its head and tail, where it is cut in three, are laid once each. */
+  readonly segment: PreparedSegment;
+  /** Further segments of the body, by their letters: B, C. */
+  readonly others?: readonly PreparedSegment[];
+  /** What is laid once at either end instead of the first segment's own head and tail, and what stands at joints. */
+  readonly head?: PreparedSegment | undefined;
+  readonly tail?: PreparedSegment | undefined;
+  readonly joint?: PreparedSegment | undefined;
+}
+
+export interface CourseInput extends CourseSegments {
   /** The run's, finished. */
   readonly shape: Shape;
-  readonly segment: PreparedSegment;
   readonly course: CourseJob;
   readonly bending: BendingSpec;
   /** The run's own gauge, by which the tolerance is worked out where none was chosen. */
@@ -28,12 +42,16 @@ export interface CourseInput {
 
 /** A piece as it lies when all is there, and what it wears. */
 export interface WornPiece extends LaidPiece {
+  readonly placement: Placement;
   readonly form: PreparedSegment;
+  /** The places of its pins, flat xyz. */
+  readonly pins?: Float64Array;
 }
 
 /** A course laid and sliced: all of it that does not hang on the time. */
 export interface LaidCourse {
   readonly layout: Layout;
+  /** Those that are not hidden. */
   readonly pieces: readonly WornPiece[];
   /** It closes: no end of a piece shows, when all of it is there. */
   readonly isRing: boolean;
@@ -43,75 +61,96 @@ export interface LaidCourse {
   readonly countSliced: (slicing: BendingSpec['slicing']) => number;
   /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
   readonly tolerance: number;
+  /** Of links that are pinned: how they lie so many metres farther on. */
+  readonly repin?: Repin | undefined;
 }
 
 /** Most vertices that one course may have: what 32-bit buffers and a browser can hold. */
 const MAX_RUN_VERTICES = 60_000_000;
 
-/** What of a segment a rule lays. */
-type Cut = Pick<PreparedSegment, 'length' | 'cut'>;
+/** What of segments a rule lays. */
+export interface LaidSegments {
+  readonly segment: Pick<PreparedSegment, 'length' | 'cut'>;
+  readonly others?: readonly Pick<PreparedSegment, 'length'>[] | undefined;
+  readonly head?: Pick<PreparedSegment, 'length'> | undefined;
+  readonly tail?: Pick<PreparedSegment, 'length'> | undefined;
+  readonly joint?: Pick<PreparedSegment, 'length'> | undefined;
+}
+
+export function lengthsOf({ segment, others = [], head, tail, joint }: LaidSegments): Lengths {
+  const { cut } = segment;
+  return {
+    head: (head ?? cut?.head)?.length ?? 0,
+    bodies: [(cut?.body ?? segment).length, ...others.map(({ length }) => length)],
+    tail: (tail ?? cut?.tail)?.length ?? 0,
+    joint: joint?.length ?? 0,
+  };
+}
 
 /** Where pieces lie, those that the path's end cuts off whole left out. Problems: those of {@link lay}. */
 export function layPieces(
-  rule: RuleSpec,
-  segment: Cut,
+  job: Omit<LayingSpec, 'variation'>,
+  segments: LaidSegments,
   {
     reach,
     path,
     pastEnd,
-  }: { readonly reach: Reach; readonly path: LaidPath; readonly pastEnd: BendingSpec['pastEnd'] },
+  }: { readonly reach: Layout['reach']; readonly path: LaidPath; readonly pastEnd: BendingSpec['pastEnd'] },
 ): Result<Layout> {
-  const { head, body, tail } = segment.cut ?? { body: segment };
-  const lengths = { head: head?.length ?? 0, body: body.length, tail: tail?.length ?? 0 };
-  const laid = lay(rule, lengths, reach, path);
+  const laid = lay(job, lengthsOf(segments), reach, path);
   if (!laid.ok || pastEnd !== 'trim') return laid;
   const end = reach.to * (1 - 1e-12);
   return ok({ ...laid.value, placements: laid.value.placements.filter(({ station }) => station < end) });
 }
 
 /** Problems: those of {@link layPieces}, and `run.too-large` with `vertices` and `most`. */
-export function layCourse({ shape, segment, course, bending, gauge, passes, forms }: CourseInput): Result<LaidCourse> {
-  const { table, reach } = shape;
-  const { head, body, tail } = segment.cut ?? { body: segment };
-  const laid = layPieces(course.laying.rule, segment, { reach, path: table, pastEnd: bending.pastEnd });
+export function layCourse(input: CourseInput): Result<LaidCourse> {
+  const { shape, segment, course, bending, gauge, passes, forms } = input;
+  const { reach } = shape;
+  const fit = fitOf(course.fit);
+  const path = laidPathOf(shape, fit.measures(course.fit));
+  const laid = layPieces(course.laying, input, { reach, path, pastEnd: bending.pastEnd });
   if (!laid.ok) return laid;
   const layout = laid.value;
-  const { follows } = fitOf(course.fit);
-  const parts = { head: head ?? body, body, tail: tail ?? body };
-  // (1) Where each piece lies, and what of it the path's end cuts off.
-  const placed = layout.placements.map(({ kind, station, length, gap }) => {
-    const piece = { kind, gap, worn: parts[kind], station, factor: length / parts[kind].length };
-    const isTrimmed = bending.pastEnd === 'trim' && station + length > reach.to * (1 + 1e-12);
-    return isTrimmed ? { ...piece, cutAt: (reach.to - station) / piece.factor } : piece;
-  });
+  const { follows } = fit;
+  const body = segment.cut?.body ?? segment;
+  // (1) Where each piece lies, and what of it is cut off.
+  const placed = wornPieces(layout, input);
+  const shown = placed.filter(({ placement }) => !placement.hidden);
   // (2) The rows that the bend needs.
-  const half = halfWidth(segment.box);
-  const asked = bendTolerance(bending.tolerance, half, gauge);
-  const last = placed.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
-  const rows = () => buildRowDensity(shape, [reach.from, last], { half, tolerance: asked }, passes);
+  const half = Math.max(...[segment, ...(input.others ?? [])].map(({ box }) => halfWidth(box)));
+  const asked = bendTolerance(bending.tolerance, halfWidth(segment.box), gauge);
+  const last = shown.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
+  const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
+  const rows = () => buildRowDensity(shape, [first, last], { half, tolerance: asked }, passes);
   const slicing: BendingSpec['slicing'] = follows ? bending.slicing : { by: 'off' };
   const density = slicing.by === 'off' ? NO_ROWS : rows();
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
-  const meet = (before: Met, after: Met) =>
-    follows && (before.kind === 'body' && after.kind === 'body' ? before.gap === 0 && body.endsMatch : true);
-  const isRing = placed.length > 0 && isClosedRing(layout, shape) && meet(placed.at(-1)!, placed[0]);
-  const input: FormInput = { density, slicing, forms, isSingle: placed.length === 1 };
-  const wear = (i: number, shown: readonly SegmentEnd[] = []) => {
-    const piece = placed[i];
-    const [before, after] = [placed[i - 1], placed[i + 1]];
+  const meet = (before: WornAt, after: WornAt) => {
+    const [a, b] = [before.placement, after.placement];
+    if (!follows || fit.steps || a.gap !== 0 || a.cutAt !== undefined || b.piece - a.piece > 1) return false;
+    const isOwn = (kind: Placement['kind']) => (kind === 'head' || kind === 'tail') && !input[kind];
+    if (a.kind === 'body' && b.kind === 'body') return body.endsMatch && before.worn === after.worn;
+    return (a.kind === 'body' || isOwn(a.kind)) && (b.kind === 'body' || isOwn(b.kind));
+  };
+  const isRing = shown.length > 0 && isClosedRing(layout, shape) && meetsRound(shown, meet);
+  const formInput: FormInput = { density, slicing, forms, isSingle: placed.length === 1 };
+  const wear = (i: number, open: readonly SegmentEnd[] = []) => {
+    const piece = shown[i];
+    const [before, after] = [shown[i - 1], shown[i + 1]];
     const covered: SegmentEnd[] = [];
     if (before ? meet(before, piece) : isRing) covered.push('start');
     if (after ? meet(piece, after) : isRing) covered.push('end');
     return formOf(
       piece,
-      covered.filter((end) => !shown.includes(end)),
-      input,
+      covered.filter((end) => !open.includes(end)),
+      formInput,
     );
   };
   const pieces: WornPiece[] = [];
   let vertices = 0;
   let worst = 1;
-  for (const [i, piece] of placed.entries()) {
+  for (const [i, piece] of shown.entries()) {
     const form = wear(i);
     vertices += form.mesh.positions.length / 3;
     if (vertices > MAX_RUN_VERTICES) return fail('run.too-large', { vertices, most: MAX_RUN_VERTICES });
@@ -120,11 +159,49 @@ export function layCourse({ shape, segment, course, bending, gauge, passes, form
     worst = Math.max(worst, (rowsTo(density, end) - rowsTo(density, piece.station)) / MAX_SLICES);
   }
   const countSliced: LaidCourse['countSliced'] = (other) =>
-    countForms(placed, { ...input, slicing: other, density: density === NO_ROWS ? rows() : density });
-  return ok({ layout, pieces, isRing, showing: wear, countSliced, tolerance: asked * worst * worst });
+    countForms(shown, { ...formInput, slicing: other, density: density === NO_ROWS ? rows() : density });
+  const repin = layout.pinned && buildRepin(layout, course.laying.rule, path);
+  return ok({ layout, pieces, isRing, showing: wear, countSliced, tolerance: asked * worst * worst, repin });
 }
 
-type Met = Pick<Placement, 'kind' | 'gap'>;
+type WornAt = Omit<WornPiece, 'form'>;
+
+/** Every placement with what is laid there, turned and mirrored as it lies. */
+function wornPieces(layout: Layout, input: CourseInput): readonly WornAt[] {
+  const { segment, others = [], course, bending, forms } = input;
+  const { cut } = segment;
+  const body = cut?.body ?? segment;
+  const parts = {
+    head: input.head ?? cut?.head ?? body,
+    body,
+    tail: input.tail ?? cut?.tail ?? body,
+    corner: input.joint ?? body,
+    post: input.joint ?? body,
+  };
+  const { reach, pinned } = layout;
+  let bodies = 0;
+  return layout.placements.map((placement) => {
+    const { kind, station, factor, natural } = placement;
+    const whole = kind === 'body' && placement.body > 0 ? others[placement.body - 1] : parts[kind];
+    const worn = turnedSegment(whole, placement.turn, placement.mirrored !== course.mirrored, forms);
+    const end = station + factor * natural;
+    const trimAt =
+      bending.pastEnd === 'trim' && end > reach.to * (1 + 1e-12) ? (reach.to - station) / factor : undefined;
+    const cuts = [placement.cutAt, trimAt].filter((x) => x !== undefined);
+    const pin = kind === 'body' ? bodies++ * 3 : -1;
+    return {
+      ...{ placement, worn, station, factor },
+      ...(cuts.length > 0 && { cutAt: Math.min(...cuts) }),
+      ...(pinned && pin >= 0 && pin + 6 <= pinned.pins.length && { pins: pinned.pins.subarray(pin, pin + 6) }),
+    };
+  });
+}
+
+const meetsRound = (shown: readonly WornAt[], meet: (before: WornAt, after: WornAt) => boolean): boolean => {
+  const [first, last] = [shown[0], shown[shown.length - 1]];
+  // Behind the last comes the first, whatever their numbers are.
+  return meet(last, { ...first, placement: { ...first.placement, piece: last.placement.piece + 1 } });
+};
 
 /** Whether the last piece runs on into the first: all the way round, with nothing left over and no roll between them. */
 function isClosedRing({ reach, remainder }: Layout, { table, lanes }: Shape): boolean {

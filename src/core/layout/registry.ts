@@ -1,8 +1,7 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { specSchemaOf, type SpecOf } from '../math/kind';
 import type { LayingRule } from './laying-rule';
 import { rules } from './rules';
-import { NO_VARIATION, variationSchema } from './variation';
 
 export type LayingRuleName = keyof typeof rules;
 export type RuleSpec = SpecOf<typeof rules>;
@@ -10,12 +9,7 @@ type AnyRule = LayingRule<LayingRuleName, z.ZodType<RuleSpec>>;
 
 export const LAYING_RULES = Object.values(rules) as unknown as readonly AnyRule[];
 
-export const layingSpecSchema = z.strictObject({
-  rule: specSchemaOf(rules),
-  variation: variationSchema.default(NO_VARIATION),
-});
-
-export type LayingSpec = z.infer<typeof layingSpecSchema>;
+export const ruleSpecSchema = specSchemaOf(rules);
 
 export const layingRule = (rule: Pick<RuleSpec, 'kind'>): AnyRule => rules[rule.kind];
 

@@ -25,7 +25,7 @@ export function summaryOf({ placements, remainder, round }: Layout): LayoutSumma
   const gaps = (round ? body : body.slice(0, -1)).map(({ gap }) => gap);
   return {
     count: placements.length,
-    stretch: rangeOf(body.map(({ length, natural }) => length / natural)),
+    stretch: rangeOf(body.map((placement) => placement.stretch)),
     gap: gaps.length > 0 ? rangeOf(gaps) : { least: 0, greatest: 0 },
     natural: body[0]?.natural ?? 0,
     remainder,

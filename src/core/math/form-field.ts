@@ -18,9 +18,12 @@ export type FormField = FieldBase &
       }
     | { readonly input: 'choice'; readonly choices: readonly { readonly value: string; readonly label: string }[] }
     | { readonly input: 'switch' }
+    /** Several numbers. */
+    | { readonly input: 'list'; readonly unit: 'm' | 'count' }
+    | { readonly input: 'text' }
   );
 
-export const metresField = (key: string, label: string, step: number): FormField => ({
+export const metresField = (key: string, label: string, step: number): Extract<FormField, { input: 'number' }> => ({
   input: 'number',
   key,
   label,

@@ -25,9 +25,14 @@ export interface ProblemFacts {
   'link.too-wide': { pitch: number; width: number };
   'bucket.thick': { plate: number };
   // Laying, bending, baking
+  'laying.link-too-long': { pitch: number; station: number };
   'laying.no-reach': { from: number; to: number };
   'laying.no-room': { needed: number; reach: number };
+  'laying.no-rise': { rise: number };
+  'laying.no-segment': { body: number; bodies: number };
+  'laying.none': Nothing;
   'laying.pitch': { gap: number; natural: number };
+  'laying.short-leg': { station: number; leg: number; needed: number };
   'laying.too-many': { pieces: number; most: number };
   'run.too-large': { vertices: number; most: number };
   'run.unheld': Nothing;

@@ -4,7 +4,7 @@ import type { LaidCourse, WornPiece } from '../layout/lay-course';
 import { pieceLooks, type PieceLook, type VariationSpec } from '../layout/variation';
 import type { SegmentEnd } from '../segment/open-ends';
 import type { PreparedSegment } from '../segment/prepared-segment';
-import { movedShape, type Shape } from '../shape/shape';
+import { besideShape, movedShape, type Shape } from '../shape/shape';
 import type { MotionPose } from './motion-kind';
 import { motionOf, type MotionSpec } from './registry';
 
@@ -53,19 +53,23 @@ export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | nu
     return known;
   };
   const lookOf = pieceLooks(variation);
+  const placesAt = laid.repin && pose.shift !== 0 ? pinnedPlaces(laid, pose) : undefined;
   let vertexCount = 0;
   const posed = pieces.flatMap((piece, i) => {
     // A ring that has not closed yet shows its two ends.
     const atEnd: SegmentEnd[] = [];
     if (isRing && pose.scale < 1 && i === 0) atEnd.push('start');
     if (isRing && pose.scale < 1 && i === pieces.length - 1) atEnd.push('end');
-    const look = lookOf(i);
-    const natural = piece.worn.length;
-    return placesOf(piece, pose, reach.from, period).map(({ shift, cut, ...place }): PosedPiece => {
-      const shown = [...atEnd, ...cut];
-      const form = shown.length > 0 ? laid.showing(i, shown) : piece.form;
+    const { placement, pins } = piece;
+    const look = lookOf(placement.piece);
+    const own = { natural: piece.worn.length, pins: pose.scale === 1 ? pins : undefined };
+    const shows = placesAt ? placesAt(i) : placesOf(piece, pose, reach.from, period);
+    return shows.map(({ shift, cut, ...place }): PosedPiece => {
+      const ends = [...atEnd, ...cut];
+      const form = ends.length > 0 ? laid.showing(i, ends) : piece.form;
       vertexCount += form.mesh.positions.length / 3;
-      return { form, laid: piece, look, shape: shapeAt(shift), place: { ...place, natural } };
+      const beside = besideShape(shapeAt(shift), placement.up, placement.side);
+      return { form, laid: piece, look, shape: beside, place: { ...own, ...place } };
     });
   });
   return { fit, pieces: posed, vertexCount };
@@ -80,6 +84,34 @@ interface Shown extends Omit<Place, 'natural'> {
   readonly shift: number;
   /** Its ends that lie at those of the window. */
   readonly cut: readonly SegmentEnd[];
+}
+
+/** Where links that are pinned show: each with its two pins on the path, a loop's all, an open chain's those that lie within the reach. */
+function pinnedPlaces({ layout, pieces, repin }: LaidCourse, { shift }: MotionPose): (i: number) => Shown[] {
+  const { round, placements, pinned } = layout;
+  const { pitch } = pinned!;
+  const count = placements.length;
+  // On an open path the chain moves within one link; the links themselves go on by whole ones.
+  const passed = round ? 0 : Math.floor(shift / pitch);
+  const within = shift - passed * pitch;
+  const { stations, pins } = repin!(round ? shift : within);
+  return (i) => {
+    const own = pieces[i].placement.piece;
+    const at = round ? own : (((own + passed) % count) + count) % count;
+    if (at + 1 >= stations.length) return [];
+    const station = stations[at];
+    const factor = (stations[at + 1] - station) / pieces[i].worn.length;
+    return [
+      {
+        scale: 1,
+        station,
+        factor,
+        shift: station - pieces[i].station,
+        cut: [],
+        pins: pins.subarray(at * 3, at * 3 + 6),
+      },
+    ];
+  };
 }
 
 /** Where a piece shows: once, or in part at both ends of the window. */

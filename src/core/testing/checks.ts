@@ -3,6 +3,7 @@ import type { CheckInput } from '../findings/finding';
 import type { Finding } from '../findings/registry';
 import type { FrameTable } from '../frames/frame-table';
 import { bendTolerance } from '../layout/bending-spec';
+import { laidPathOf } from '../layout/laid-path';
 import { layPieces } from '../layout/lay-course';
 import { summaryOf } from '../layout/summary';
 import type { RunJob } from '../motion/run-spec';
@@ -18,10 +19,11 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
   const reach = resolveReach(job.reach, table.length);
   const { course, bending } = job;
   const { pastEnd } = bending;
-  const layout = unwrap(layPieces(course.laying.rule, segment, { reach, path: table, pastEnd }));
+  const shape = buildShape(table, job.shape, { reach, points: path.points });
+  const layout = unwrap(layPieces(course.laying, { segment }, { reach, path: laidPathOf(shape, 'path'), pastEnd }));
   return {
     ...{ path, segment, course, bending, layout },
-    shape: buildShape(table, job.shape, { reach, points: path.points }),
+    shape,
     summary: summaryOf(layout),
     prepare: PREPARE_DEFAULTS,
     isBrought: true,

@@ -11,7 +11,7 @@ import type { FitSpec } from '../layout/fit-registry';
 import type { Layout } from '../layout/lay';
 import { layCourse } from '../layout/lay-course';
 import { layingRule, type RuleSpec } from '../layout/registry';
-import { NO_VARIATION, type VariationSpec } from '../layout/variation';
+import { LAYING_DEFAULTS, type LayingSpec } from '../layout/laying-spec';
 import { poseCourse, type CoursePlan } from '../motion/pose-course';
 import { motionOf, type MotionSpec } from '../motion/registry';
 import type { RunJob } from '../motion/run-spec';
@@ -100,18 +100,20 @@ export interface JobChange {
     readonly kind?: RuleSpec['kind'];
     readonly from?: number | null;
     readonly to?: number | null;
-    readonly variation?: VariationSpec;
+    readonly also?: Partial<LayingSpec>;
+    readonly variation?: LayingSpec['variation'];
   };
   readonly bending?: Partial<ShapeSpec & BendingSpec>;
   readonly motion?: MotionSpec;
   readonly fit?: FitSpec;
+  readonly course?: Partial<RunJob['course']>;
 }
 
 const RULES: { readonly [K in RuleSpec['kind']]?: object } = { byCount: { count: 3, over: 'own' } };
 
 /** A run's job with parts of its steps changed: one piece over the whole path, bent with least twist, unless it is said otherwise. */
-export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fit }: JobChange = {}): RunJob {
-  const { kind = 'onePiece', from = null, to = null, variation = NO_VARIATION, ...options } = laying;
+export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fit, course }: JobChange = {}): RunJob {
+  const { kind = 'onePiece', from = null, to = null, variation = LAYING_DEFAULTS.variation, also, ...options } = laying;
   const { pastEnd = 'straightOn', slicing = { by: 'auto' }, tolerance = null, ...shape } = bending;
   const rule = { ...layingRule({ kind }).defaults, ...RULES[kind], ...options };
   return {
@@ -119,7 +121,15 @@ export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fi
     shape: { frames: { rule: 'leastTwist', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1, ...shape },
     bending: { pastEnd, slicing, tolerance },
     motion,
-    course: { laying: { rule, variation }, fit: fit ?? { kind: 'bent' }, side: 0, height: 0 },
+    course: {
+      laying: { ...LAYING_DEFAULTS, rule, variation, ...also },
+      fit: fit ?? { kind: 'bent' },
+      align: { side: 'own', height: 'own' },
+      mirrored: false,
+      side: 0,
+      height: 0,
+      ...course,
+    },
   };
 }
 
@@ -129,15 +139,19 @@ export interface LaidInput {
   readonly job: RunJob;
   readonly points?: readonly PointValues[];
   readonly forms?: FormStore;
+  readonly others?: readonly PreparedSegment[];
+  readonly head?: PreparedSegment;
+  readonly tail?: PreparedSegment;
+  readonly joint?: PreparedSegment;
 }
 
 /** A run's shape, and its course laid. */
-export function laidRun({ segment, table, job, points = [], forms = buildFormStore() }: LaidInput) {
+export function laidRun({ segment, table, job, points = [], forms = buildFormStore(), ...more }: LaidInput) {
   const { course, shape: spec, bending, motion } = job;
   const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points });
   const { gauge } = spec;
   const { passes } = motionOf(motion);
-  return { shape, laid: layCourse({ shape, segment, course, bending, gauge, passes, forms }) };
+  return { shape, laid: layCourse({ ...more, shape, segment, course, bending, gauge, passes, forms }) };
 }
 
 /** A run at `time` seconds; null = finished. */
@@ -152,9 +166,9 @@ export function bentRun(
   segment: PreparedSegment,
   table: FrameTable,
   job: RunJob,
-  { time = null, points = [] }: { readonly time?: number | null; readonly points?: readonly PointValues[] } = {},
+  { time = null, points = [], ...more }: { readonly time?: number | null } & Partial<LaidInput> = {},
 ): { shape: Shape; layout: Layout; plan: CoursePlan; mesh: Mesh } {
-  const { shape, laid } = laidRun({ segment, table, job, points });
-  const plan = unwrap(planRun({ segment, table, job, points, time }));
+  const { shape, laid } = laidRun({ ...more, segment, table, job, points });
+  const plan = unwrap(planRun({ ...more, segment, table, job, points, time }));
   return { shape, layout: unwrap(laid).layout, plan, mesh: buildRunMesh(plan, segment.mesh) };
 }

@@ -5,7 +5,7 @@ import type { Mesh } from '../../core/mesh/mesh';
 import type { CoursePlan } from '../../core/motion/pose-course';
 import type { RunJob } from '../../core/motion/run-spec';
 import { jobOf, unwrap } from '../../core/testing/runs';
-import { COURSE_DEFAULTS, JOB_DEFAULTS } from '../../project/defaults';
+import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse } from '../../project/defaults';
 import type { Guide, Segment } from '../../project/schema';
 import { planCourse, type DerivedRun } from '../derive';
 import type { RunSource } from '../run-source';
@@ -27,7 +27,7 @@ export function sourceWith({
   guides = [],
 }: SourceParts): RunSource {
   const { course, ...steps } = job;
-  return { curve, steps, courses: [{ course: { id: 'main', segment: segment.id, ...course }, segment }], guides };
+  return { curve, steps, courses: [{ course: { ...newCourse(segment.id), ...course }, segment, others: [] }], guides };
 }
 
 /** The first course of a derived run at a time. */

@@ -2,19 +2,21 @@ import { roundBend } from '../../core/edit/round-bend';
 import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
 import { maker, type MakerSpec } from '../../core/segment/registry';
-import { firstCourse, type Project } from '../schema';
+import { courseOf, type Project } from '../schema';
 import { changeCurve, setPoint } from './paths';
 import { switchRule } from '../../core/layout/registry';
 import { setLaying, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
 
 /** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
-export function applyRemedy(project: Project, runId: string, remedy: Remedy): Project | undefined {
+export function applyRemedy(project: Project, runId: string, remedy: Remedy, course?: string): Project | undefined {
   const run = project.runs.find(({ id }) => id === runId);
   if (!run) return undefined;
+  const at = { run: runId, course };
+  const own = courseOf(run, course);
   switch (remedy.kind) {
     case 'setLayingRule':
-      return setLaying(project, runId, { rule: switchRule(firstCourse(run).laying.rule, remedy.rule) });
+      return setLaying(project, at, { rule: switchRule(own.laying.rule, remedy.rule) });
     case 'sliceAsNeeded':
       return setStep(project, runId, 'bending', { slicing: { by: 'auto' } });
     case 'setTolerance':
@@ -22,14 +24,14 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy): Pr
     case 'setFrameRule':
       return setStep(project, runId, 'shape', { frames: { ...run.shape.frames, rule: remedy.rule } });
     case 'setSegmentLength': {
-      const segment = project.segments.find(({ id }) => id === firstCourse(run).segment);
+      const segment = project.segments.find(({ id }) => id === own.segment);
       if (segment?.source.from !== 'maker' || !('length' in segment.source.spec)) return undefined;
       const { schema } = maker(segment.source.spec.kind);
       const read = schema.safeParse({ ...segment.source.spec, length: remedy.metres });
       return read.success ? setMaker(project, segment.id, read.data as MakerSpec) : undefined;
     }
     case 'prepare':
-      return setPrepare(project, firstCourse(run).segment, remedy.change);
+      return setPrepare(project, own.segment, remedy.change);
     case 'setPointRadius':
       return setPoint(project, run.path, remedy.point, { radius: remedy.radius });
     case 'roundBend': {

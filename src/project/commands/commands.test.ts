@@ -1,7 +1,7 @@
 import { changeKind } from '../../core/edit/change-kind';
 import type { CurveKindName } from '../../core/curve/registry';
 import { causeway } from '../samples';
-import { firstCourse, type Project, type Run } from '../schema';
+import { courseOf, type Project, type Run } from '../schema';
 import { applyRemedy } from './apply-remedy';
 import { reverse } from './path-runs';
 import { changeCurve, deletePoints, extend, insertPoint, moveHandle, movePoint, setClosed } from './paths';
@@ -25,7 +25,7 @@ describe('commands', () => {
     deletePoints(project, PATH, [0]);
     reverse(project, PATH);
     setStep(project, 'causeway', 'shape', { gauge: 2 });
-    setRule(project, 'causeway', { kind: 'fillGaps' });
+    setRule(project, { run: 'causeway' }, { kind: 'fillGaps' });
     deleteRun(project, 'causeway');
     setPrepare(project, 'kerb-drain', { unit: 2 });
     expect(project).toEqual(before);
@@ -81,7 +81,7 @@ describe('applyRemedy', () => {
     const project = changeRun(causeway(), 'causeway', { visible: true });
     const run = (p: Project | undefined) => p!.runs[0];
     expect(
-      firstCourse(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' }))).laying.rule,
+      courseOf(run(applyRemedy(project, 'causeway', { kind: 'setLayingRule', rule: 'fillGaps' }))).laying.rule,
     ).toEqual({ kind: 'fillGaps', gap: 0 });
     expect(run(applyRemedy(project, 'causeway', { kind: 'sliceAsNeeded' })).bending.slicing).toEqual({ by: 'auto' });
     expect(run(applyRemedy(project, 'causeway', { kind: 'setFrameRule', rule: 'leastTwist' })).shape.frames.rule).toBe(
@@ -130,7 +130,7 @@ describe('finishes', () => {
     };
     const thicker = { ...link, bar: link.bar * 1.5 } as never;
     const { runs } = setMaker(before, 'link', thicker);
-    const gapOf = (run: Run) => (firstCourse(run).laying.rule as { gap: number }).gap;
+    const gapOf = (run: Run) => (courseOf(run).laying.rule as { gap: number }).gap;
     expect(gapOf(runs[0])).toBeCloseTo(-2 * link.bar * 1.5, 6);
     expect(gapOf(runs[1])).toBe(0.5);
   });

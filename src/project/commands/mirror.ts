@@ -2,7 +2,7 @@ import { middleOf, transformPoints } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Vec3 } from '../../core/math/vec3';
 import type { LaneSpec, ShapeSpec } from '../../core/shape/shape-spec';
-import { laysSegment, type Project, type Segment } from '../schema';
+import { laysSegment, mapSegments, type Project, type Segment } from '../schema';
 import { changeCurve } from './paths';
 import { addAlike, changeRun } from './runs';
 import { addSegment } from './segments';
@@ -44,7 +44,7 @@ export function addMirrored(
   });
   const courses = run.courses.map((course) => ({
     ...course,
-    segment: idOf.get(course.segment) ?? course.segment,
+    ...mapSegments(course, (id) => idOf.get(id) ?? id),
     side: against(course.side),
   }));
   return changeRun(added, ids.run, { courses, reach: run.reach, shape: mirroredShape(run.shape, axis) });

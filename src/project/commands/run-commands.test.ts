@@ -1,6 +1,6 @@
 import { boxSize, boxOf } from '../../core/mesh/box';
 import { causeway, saltgrassLanding } from '../samples';
-import { firstCourse, projectSchema, type Project } from '../schema';
+import { courseOf, projectSchema, type Project } from '../schema';
 import { mirrorPath } from './mirror';
 import { replaceCurve } from './paths';
 import { addAlike, choosePath, freeName, ownPath, setStep } from './runs';
@@ -43,18 +43,18 @@ describe('runs', () => {
 describe('another segment for a run', () => {
   it('keeps what both have, and the name follows unless it was given by hand', () => {
     const landing = saltgrassLanding();
-    const tube = setMaker(landing, firstCourse(landing.runs[0]).segment, makerLike('tube', { length: 1.951, radius: 0.07, sides: 'x' })); // prettier-ignore
-    const made = tube.segments.find(({ id }) => id === firstCourse(landing.runs[0]).segment)!.source;
+    const tube = setMaker(landing, courseOf(landing.runs[0]).segment, makerLike('tube', { length: 1.951, radius: 0.07, sides: 'x' })); // prettier-ignore
+    const made = tube.segments.find(({ id }) => id === courseOf(landing.runs[0]).segment)!.source;
     expect(made).toMatchObject({ spec: { kind: 'tube', length: 1.951, radius: 0.07, sides: 24 } });
     const named: Project = {
       ...causeway(),
       segments: causeway().segments.map((s, i) => (i === 0 ? { ...s, name: 'Kerbed road' } : s)),
       runs: causeway().runs.map((r, i) => (i === 0 ? { ...r, name: 'Kerbed road 2' } : r)),
     };
-    const rope = setMaker(named, firstCourse(named.runs[0]).segment, makerLike('rope', {}));
+    const rope = setMaker(named, courseOf(named.runs[0]).segment, makerLike('rope', {}));
     expect(rope.runs[0].name).toBe('Rope');
     expect(rope.segments[0].name).toBe('Rope');
-    const byHand = setMaker(causeway(), firstCourse(causeway().runs[0]).segment, makerLike('rope', {}));
+    const byHand = setMaker(causeway(), courseOf(causeway().runs[0]).segment, makerLike('rope', {}));
     expect(byHand.runs[0].name).toBe('Causeway');
   });
 });

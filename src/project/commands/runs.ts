@@ -1,7 +1,8 @@
-import { layingRule, type LayingSpec, type RuleSpec } from '../../core/layout/registry';
+import type { LayingSpec } from '../../core/layout/laying-spec';
+import { layingRule, type RuleSpec } from '../../core/layout/registry';
 import type { MotionSpec } from '../../core/motion/registry';
 import type { RunSteps } from '../../core/motion/run-spec';
-import { laysSegment, type Course, type Path, type Project, type Run } from '../schema';
+import { courseOf, laysSegment, type Course, type Path, type Project, type Run } from '../schema';
 
 export const addRun = (project: Project, run: Run): Project => ({ ...project, runs: [...project.runs, run] });
 
@@ -24,24 +25,33 @@ export function setStep<K extends Exclude<keyof RunSteps, 'motion'>>(
 export const setMotion = (project: Project, id: string, motion: MotionSpec): Project =>
   changeRun(project, id, { motion });
 
-/** Changes the first course of a run. */
-export function setCourse(project: Project, id: string, change: Partial<Course>): Project {
+/** A run and a course of it, by their ids; without the course's its first. */
+export interface CourseAt {
+  readonly run: string;
+  readonly course?: string | undefined;
+}
+
+/** Changes a course of a run; one that is locked stays as it is, but for its lock and whether it is shown. */
+export function setCourse(project: Project, { run: id, course: wanted }: CourseAt, change: Partial<Course>): Project {
   const run = project.runs.find((r) => r.id === id);
   if (!run) return project;
+  const own = courseOf(run, wanted);
+  const isFree = !own.locked || Object.keys(change).every((key) => key === 'locked' || key === 'visible');
+  if (!isFree) return project;
   return changeRun(project, id, {
-    courses: run.courses.map((course, i) => (i === 0 ? { ...course, ...change } : course)),
+    courses: run.courses.map((course) => (course === own ? { ...course, ...change } : course)),
   });
 }
 
-/** Changes part of how the first course of a run is laid. */
-export function setLaying(project: Project, id: string, change: Partial<LayingSpec>): Project {
-  const run = project.runs.find((r) => r.id === id);
-  return run ? setCourse(project, id, { laying: { ...run.courses[0].laying, ...change } }) : project;
+/** Changes part of how a course is laid. */
+export function setLaying(project: Project, at: CourseAt, change: Partial<LayingSpec>): Project {
+  const run = project.runs.find((r) => r.id === at.run);
+  return run ? setCourse(project, at, { laying: { ...courseOf(run, at.course).laying, ...change } }) : project;
 }
 
-/** Lays the first course of a run by a rule as it begins, or with its options as they are. */
-export const setRule = (project: Project, id: string, rule: Pick<RuleSpec, 'kind'> | RuleSpec): Project =>
-  setLaying(project, id, { rule: { ...layingRule(rule).defaults, ...rule } as RuleSpec });
+/** Lays a course by a rule as it begins, or with its options as they are. */
+export const setRule = (project: Project, at: CourseAt, rule: Pick<RuleSpec, 'kind'> | RuleSpec): Project =>
+  setLaying(project, at, { rule: { ...layingRule(rule).defaults, ...rule } as RuleSpec });
 
 /** Takes a run away, and the segment and path that no other run uses. */
 export function deleteRun(project: Project, id: string): Project {

@@ -5,7 +5,7 @@ import type { FinishSpec } from '../../core/segment/finish/finish-spec';
 import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
-import type { LayingSpec } from '../../core/layout/registry';
+import type { LayingSpec } from '../../core/layout/laying-spec';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
 import { GUIDES } from './landing-guides';

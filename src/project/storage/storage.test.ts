@@ -89,7 +89,7 @@ describe('projects in the browser', () => {
     await restoreProject(old);
     expect(await listProjects()).toMatchObject([{ id, name: 'Old', runs: 1 }]);
     const { project } = unwrap(await loadProject(id));
-    expect(project).toMatchObject({ version: 2, runs: [{ shape: { turns: 2 }, courses: [{ segment: 's' }] }] });
+    expect(project).toMatchObject({ version: 3, runs: [{ shape: { turns: 2 }, courses: [{ segment: 's' }] }] });
     expect(await rawProject(id)).toEqual(old);
     await claimProject(id, 'me');
     expect(unwrap(await loadProject(id)).project).toEqual(project);

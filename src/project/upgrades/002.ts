@@ -1,10 +1,4 @@
-import { z } from 'zod';
-
-const loose = z.record(z.string(), z.unknown());
-type Loose = z.infer<typeof loose>;
-
-/** What the file says, or nothing where it is no object: what is wrong is told when the whole is checked. */
-const objectOf = (value: unknown): Loose => loose.safeParse(value).data ?? {};
+import { isObject, objectOf, type Loose } from './loose';
 
 /** The options of a rule that it has a use for. */
 const ruleOf = ({ rule, gap, count, countFit = 'own', oneFit = 'reach' }: Loose): unknown => {
@@ -17,9 +11,8 @@ const motionOf = ({ growth, seconds }: Loose): unknown =>
   growth === 'none' ? { kind: growth } : { kind: growth, seconds };
 
 function runOf(value: unknown): unknown {
-  const run = loose.safeParse(value).data;
-  if (!run) return value;
-  const { segment, laying, bending, motion, ...kept } = run;
+  if (!isObject(value)) return value;
+  const { segment, laying, bending, motion, ...kept } = value;
   const { from, to, variation, ...rule } = objectOf(laying);
   const { pastEnd, slicing, tolerance, ...shape } = objectOf(bending);
   return {

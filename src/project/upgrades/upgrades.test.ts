@@ -1,6 +1,8 @@
 import { unwrap } from '../../core/testing/runs';
 import { parseProjectValue } from '../project-file';
-import { projectSchema } from '../schema';
+import { LAYING_DEFAULTS } from '../../core/layout/laying-spec';
+import { newCourse } from '../defaults';
+import { PROJECT_VERSION, projectSchema } from '../schema';
 import { saltgrassLanding } from '../samples';
 import { fileOf, runOf } from '../testing/version-1';
 import { upgrade } from '.';
@@ -18,10 +20,13 @@ describe('a project of version 1', () => {
       bending: { pastEnd: 'trim', slicing: { by: 'rows', rows: 4 }, tolerance: 0.002 },
       motion: { kind: 'stretchOut', seconds: 6 },
       courses: [
-        {
-          ...{ id: 'main', segment: 's', fit: { kind: 'bent' }, side: 0, height: 0 },
-          laying: { rule: { kind: 'fillStretch', gap: 0.2 }, variation: { tint: 0.2, shift: 0, seed: 7 } },
-        },
+        newCourse('s', {
+          laying: {
+            ...LAYING_DEFAULTS,
+            rule: { kind: 'fillStretch', gap: 0.2 },
+            variation: { tint: 0.2, shift: 0, seed: 7 },
+          },
+        }),
       ],
     });
   });
@@ -66,7 +71,25 @@ describe('a project of version 1', () => {
 
   it('that is of this version stays as it is', () => {
     const file = { project: saltgrassLanding(), assets: {} };
-    expect(upgrade(file, 2)).toBe(file);
+    expect(upgrade(file, PROJECT_VERSION)).toBe(file);
     expect(projectSchema.parse(saltgrassLanding())).toEqual(saltgrassLanding());
+  });
+});
+
+describe('a project of version 2', () => {
+  it('has courses as they were, without names, margins, patterns or joints', async () => {
+    const project = saltgrassLanding();
+    const plain = (run: (typeof project.runs)[number]) => ({
+      ...run,
+      courses: run.courses.map(({ id, segment, side, height, laying: { rule, variation } }) => ({
+        ...{ id, segment, side, height, fit: { kind: 'stiff' } },
+        laying: { rule, variation },
+      })),
+    });
+    const old = { project: { ...project, version: 2, runs: project.runs.slice(0, 2).map(plain) }, assets: {} };
+    const { runs } = unwrap(await parseProjectValue(old)).project;
+    expect(runs.map(({ courses }) => courses)).toEqual(
+      project.runs.slice(0, 2).map(({ courses }) => [{ ...courses[0], fit: { kind: 'stiff', stands: 'square' } }]),
+    );
   });
 });

@@ -5,11 +5,11 @@ import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
-import type { RunResult } from '../state/results-store';
+import type { CourseResult } from '../state/results-store';
 import { buildMaterials, disposeMaterials } from './materials';
 
 /** What of a mesh is drawn. */
-export interface Surface extends Pick<RunResult, 'topology' | 'surface'> {
+export interface Surface extends Pick<CourseResult, 'topology' | 'surface'> {
   readonly positions: Float32Array;
   readonly normals: Float32Array;
   readonly box: Box;
@@ -17,8 +17,8 @@ export interface Surface extends Pick<RunResult, 'topology' | 'surface'> {
   readonly origin?: Vec3;
 }
 
-/** A run's bent mesh. */
-export function RunMesh({ run, result: { geometry, topology, surface } }: { run: string; result: RunResult }) {
+/** A course's bent mesh. */
+export function RunMesh({ run, course: { geometry, topology, surface } }: { run: string; course: CourseResult }) {
   const { positions, normals, box, origin } = geometry;
   return <SurfaceMesh {...{ run, positions, normals, box, origin, topology, surface }} />;
 }

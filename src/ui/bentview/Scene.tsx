@@ -5,6 +5,7 @@ import { useColorScheme } from '@mui/material/styles';
 import { useCallback, useMemo, useReducer } from 'react';
 import type { Box } from '../../core/mesh/box';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
+import { courseView } from '../state/results-store';
 import { TOKENS } from '../tokens';
 import { ContextGuard } from './ContextGuard';
 import { FrameComb } from './FrameComb';
@@ -90,12 +91,12 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       />
       <Lights {...sphere} />
       <Ground height={Math.min(0, box.min[1])} sphere={sphere} hasGrid={!isResultOnly} onCell={onCell} />
-      {shown.map(({ run, result }) => (
-        <RunMesh key={run.id} run={run.id} result={result} />
-      ))}
+      {shown.flatMap(({ run, result }) =>
+        result.courses.map((course) => <RunMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
+      )}
       {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
       {own && comb && !isResultOnly && (
-        <FrameComb path={own.result.path} size={combSize(own.result.segment.box)} colour={tokens.sky} />
+        <FrameComb path={own.result.path} size={combSize(courseView(own.result).segment.box)} colour={tokens.sky} />
       )}
       {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
       <Quality />

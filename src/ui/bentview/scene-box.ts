@@ -29,7 +29,7 @@ export function startBox({ min, max }: Box): SceneBox {
 /** The box round some runs, grown or not: where their paths lead their segments, and what is there of their meshes. */
 export function sceneBox(results: readonly RunResult[], empty = EMPTY_SCENE): SceneBox {
   const places = framePlaces(results, empty);
-  for (const { geometry } of results) {
+  for (const { geometry } of results.flatMap(({ courses }) => courses)) {
     const { positions, box, origin } = geometry;
     if (positions.length > 0) places.push(add(box.min, origin), add(box.max, origin));
   }
@@ -55,12 +55,12 @@ export function framePlaces(results: readonly RunResult[], empty = EMPTY_SCENE):
 /** While one run is dragged those of the others stay. */
 const KNOWN = new WeakMap<PathView, readonly Vec3[]>();
 
-function placesAlong({ path, segment }: RunResult): readonly Vec3[] {
+function placesAlong({ path, courses }: RunResult): readonly Vec3[] {
   const known = KNOWN.get(path);
   if (known) return known;
   const places: Vec3[] = [];
   const { line } = path;
-  const { min, max } = segment.box;
+  const { min, max } = courses[0].segment.box;
   const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
   const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
   for (let i = 0; i < line.length; i += stride) {

@@ -37,7 +37,9 @@ export function ExportDialog() {
     set({ dialog: undefined });
   };
   const chosen = what === 'one' ? runs.filter(({ id }) => id === selected?.id) : runs.filter(({ visible }) => visible);
-  const triangles = chosen.reduce((sum, { id }) => sum + (results.get(id)?.geometry.triangles ?? 0), 0);
+  const triangles = chosen
+    .flatMap(({ id }) => results.get(id)?.courses ?? [])
+    .reduce((sum, { geometry }) => sum + geometry.triangles, 0);
   return (
     <Dialog open onClose={close} aria-labelledby="export-title" slotProps={{ paper: { sx: { width: 420 } } }}>
       <DialogTitle id="export-title" variant="h2">

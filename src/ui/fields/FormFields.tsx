@@ -2,9 +2,11 @@
 
 import type { FormField } from '../../core/math/form-field';
 import { ChoiceField } from './ChoiceField';
+import { ListField } from './ListField';
 import { NumberField } from './NumberField';
 import type { QuantityName } from './quantity';
 import { SwitchField } from './SwitchField';
+import { TypedField } from './TypedField';
 
 export type FormValues = Readonly<Record<string, unknown>>;
 
@@ -12,16 +14,25 @@ export type FormValues = Readonly<Record<string, unknown>>;
 export function FormFields({
   fields,
   values,
+  wrong,
   onChange,
 }: {
   readonly fields: readonly FormField[];
   readonly values: FormValues;
+  /** Why a field cannot have a value. */
+  readonly wrong?: (key: string, value: unknown) => string | undefined;
   readonly onChange: (key: string, value: unknown) => void;
 }) {
   return fields
     .filter(({ appliesTo }) => appliesTo?.(values) ?? true)
     .map((field) => (
-      <Field key={field.key} field={field} value={values[field.key]} onChange={(value) => onChange(field.key, value)} />
+      <Field
+        key={field.key}
+        field={field}
+        value={values[field.key]}
+        wrong={(value) => wrong?.(field.key, value)}
+        onChange={(value) => onChange(field.key, value)}
+      />
     ));
 }
 
@@ -38,15 +49,38 @@ const QUANTITY = {
 interface FieldProps {
   readonly field: FormField;
   readonly value: unknown;
+  readonly wrong: (value: unknown) => string | undefined;
   readonly onChange: (value: unknown) => void;
 }
 
-function Field({ field, value, onChange }: FieldProps) {
+function Field({ field, value, wrong, onChange }: FieldProps) {
   switch (field.input) {
     case 'choice':
       return <ChoiceField label={field.label} value={String(value)} choices={field.choices} onChange={onChange} />;
     case 'switch':
       return <SwitchField label={field.label} value={Boolean(value)} onChange={onChange} />;
+    case 'text':
+      return (
+        <TypedField
+          label={field.label}
+          text={String(value)}
+          read={(text) => {
+            const reason = wrong(text);
+            return reason === undefined ? { value: text } : { wrong: reason };
+          }}
+          onChange={onChange}
+        />
+      );
+    case 'list':
+      return (
+        <ListField
+          label={field.label}
+          values={value as readonly number[]}
+          quantity={QUANTITY[field.unit]}
+          wrong={wrong}
+          onChange={onChange}
+        />
+      );
     case 'number':
       return (
         <NumberField

@@ -10,7 +10,7 @@ export function usePutRight(runId: string | undefined) {
   const notify = useNotify();
   const { document, session } = useApp();
   const ask = useAsk();
-  return async ({ remedy }: Finding): Promise<void> => {
+  return async ({ remedy, course }: Finding): Promise<void> => {
     const { project, edit } = document.getState();
     const run = project.runs.find(({ id }) => id === runId);
     session.getState().set({ finding: undefined });
@@ -25,7 +25,7 @@ export function usePutRight(runId: string | undefined) {
       if (curve) edit((p) => changeCurve(p, run.path, (now) => (now === source.value.curve ? curve : now)));
       return;
     }
-    const changed = applyRemedy(project, run.id, remedy);
+    const changed = applyRemedy(project, run.id, remedy, course ?? session.getState().course);
     if (changed) edit(() => changed);
     else notify('This bend cannot be opened by itself: move its points further apart.', { kind: 'warning' });
   };

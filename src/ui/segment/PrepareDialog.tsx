@@ -18,7 +18,7 @@ import { setPrepare } from '../../project/commands/segments';
 import type { Vec3 } from '../../core/math/vec3';
 import { mergeZones, type StiffZone } from '../../core/segment/stiff-zones';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
-import { useEdit, useGesture, useProject, useRun, useSet } from '../state/app-context';
+import { useEdit, useGesture, useProject, useRun, useSet, useSession } from '../state/app-context';
 import { CleanFields } from './CleanFields';
 import { FinishFields } from './FinishFields';
 import { PreparePreview } from './PreparePreview';
@@ -35,7 +35,8 @@ export function PrepareDialog() {
   const edit = useEdit();
   const gesture = useGesture();
   const run = useRun();
-  const segment = useProject((s) => segmentOf(s.project, run));
+  const course = useSession((s) => s.course);
+  const segment = useProject((s) => segmentOf(s.project, run, course));
   const [tab, setTab] = useState<keyof typeof TABS>('turn');
   const painted = useRef<StiffZone>(undefined);
   const [isPicking, setPicking] = useState(false);

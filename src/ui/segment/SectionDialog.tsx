@@ -10,7 +10,7 @@ import { maker } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
 import { problemWords } from '../../engine/problem-words';
 import { SwitchField } from '../fields/SwitchField';
-import { useEdit, useProject, useRun, useSet } from '../state/app-context';
+import { useEdit, useProject, useRun, useSet, useSession } from '../state/app-context';
 import { CornerFields } from './CornerFields';
 import { SectionDrawing } from './SectionDrawing';
 import { StripList } from './StripList';
@@ -20,7 +20,8 @@ export function SectionDialog() {
   const set = useSet();
   const edit = useEdit();
   const run = useRun();
-  const segment = useProject((s) => segmentOf(s.project, run));
+  const course = useSession((s) => s.course);
+  const segment = useProject((s) => segmentOf(s.project, run, course));
   const [corner, setCorner] = useState<number>();
   const spec = segment?.source.from === 'maker' ? segment.source.spec : undefined;
   if (!segment || (spec?.kind !== 'crossSection' && spec?.kind !== 'turnedProfile')) return null;

@@ -8,7 +8,14 @@ import type { Run } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
-import { createResultsStore, type ResultsState, type ResultsStore, type RunResult } from './results-store';
+import {
+  courseView,
+  createResultsStore,
+  type ResultsState,
+  type ResultsStore,
+  type RunResult,
+  type CourseView,
+} from './results-store';
 import { CRASHED, tellIn, type Tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
@@ -86,6 +93,13 @@ export function useRun(): Run | undefined {
 
 export function useRunResult(id: string | undefined): RunResult | undefined {
   return useResults((s) => (id === undefined ? undefined : s.results.get(id)));
+}
+
+/** The selected run as the course of it that is shown. */
+export function useCourseView(): CourseView | undefined {
+  const result = useRunResult(useRun()?.id);
+  const course = useSession((s) => s.course);
+  return useMemo(() => result && courseView(result, course), [result, course]);
 }
 
 /** Brackets of a gesture that is to be one step of undo. */

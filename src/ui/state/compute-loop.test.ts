@@ -50,7 +50,7 @@ describe('ComputeLoop', () => {
     await idle();
     expect(calls.length).toBeLessThanOrEqual(2);
     expect(calls[calls.length - 1]).toBe(20);
-    expect(results.getState().results.get('causeway')!.layout.placements.length).toBeGreaterThan(20);
+    expect(results.getState().results.get('causeway')!.courses[0].layout.placements.length).toBeGreaterThan(20);
     loop.close();
   });
 
@@ -138,9 +138,9 @@ describe('ComputeLoop', () => {
   it('has a topology that fits the positions after every change of count', async () => {
     const { document, results, idle, loop } = start();
     for (const count of [3, 7, 2, 12]) {
-      document.getState().edit((p) => setRule(p, 'causeway', { kind: 'byCount', count, over: 'own', gap: 0 }));
+      document.getState().edit((p) => setRule(p, { run: 'causeway' }, { kind: 'byCount', count, over: 'own', gap: 0 }));
       await idle();
-      const { layout, geometry, topology } = results.getState().results.get('causeway')!;
+      const { layout, geometry, topology } = results.getState().results.get('causeway')!.courses[0];
       expect(layout.placements).toHaveLength(count);
       expect(topology.uvs.length / 2).toBe(geometry.positions.length / 3);
       expect(topology.indices.reduce((a, b) => Math.max(a, b), 0)).toBe(geometry.positions.length / 3 - 1);

@@ -1,9 +1,8 @@
 import { Crashed, type ComputeClient } from '../../engine/compute-client';
 import { isSameSource, sourceOf, type RunSource } from '../../engine/run-source';
 import type { Problem } from '../../core/math/result';
-import type { RunFacets } from '../../engine/facets';
 import type { DocumentStore } from './document-store';
-import type { ResultsStore } from './results-store';
+import { withChanges, type ResultsStore } from './results-store';
 import type { SessionStore } from './session-store';
 import { CRASHED } from './tell';
 
@@ -108,8 +107,7 @@ export class ComputeLoop {
       return this.#ask(id, { source, time });
     }
     if (!answer.ok) return this.#setProblems(id, answer.problems);
-    const { versions, changed } = answer.value;
-    const result = { ...kept, ...changed, versions } as RunFacets & { versions: typeof versions };
+    const result = withChanges(kept, answer.value);
     this.#results.setState(({ results }) => ({ results: new Map(results).set(id, result) }));
     this.#setProblems(id, []);
   }

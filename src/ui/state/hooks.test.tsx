@@ -1,5 +1,5 @@
 /** @jest-environment ./scripts/page-environment.mjs */
-import { firstCourse } from '../../project/schema';
+import { courseOf } from '../../project/schema';
 import { act, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { fail, ok } from '../../core/math/result';
@@ -72,7 +72,7 @@ describe('useNewRun', () => {
     const { source } = project.segments[project.segments.length - 1];
     // A link reaches two bars beyond its inner length: the next one begins where that ends.
     const { bar } = (source as { spec: { bar: number } }).spec;
-    expect((firstCourse(run).laying.rule as { gap: number }).gap).toBeCloseTo(-2 * bar, 6);
+    expect((courseOf(run).laying.rule as { gap: number }).gap).toBeCloseTo(-2 * bar, 6);
   });
 });
 

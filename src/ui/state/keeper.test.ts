@@ -11,7 +11,7 @@ import {
 } from '../../project/storage/projects';
 import { FakeLocks } from '../../project/testing/fake-locks';
 import { documentOf } from '../../project/testing/version-1';
-import { emptyProject } from '../../project/schema';
+import { PROJECT_VERSION, emptyProject } from '../../project/schema';
 import { renameProject } from '../../project/commands/runs';
 import { createDocumentStore } from './document-store';
 import { Keeper } from './keeper';
@@ -250,7 +250,7 @@ describe('Keeper', () => {
     again.rename('Of now');
     await again.keeper.flush();
     expect((await again.stored()).project).toMatchObject({
-      version: 2,
+      version: PROJECT_VERSION,
       name: 'Of now',
       runs: [{ reach: { from: 3 } }],
     });

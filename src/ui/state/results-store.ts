@@ -1,11 +1,36 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Problem } from '../../core/math/result';
-import type { RunFacets, Versions } from '../../engine/facets';
+import type { CourseFacets, FacetUpdate, RunFacets, Versions } from '../../engine/facets';
 
-/** A computed run: all of its facets, and which they are. */
+export interface CourseResult extends CourseFacets {
+  readonly id: string;
+}
+
+/** A computed run: all of its facets and those of its courses, in their order, and which they are. */
 export interface RunResult extends RunFacets {
+  readonly courses: readonly CourseResult[];
   readonly versions: Versions;
 }
+
+/** A run as one of its courses is seen. */
+export type CourseView = RunFacets & CourseResult;
+
+/** What was known of a run, with what has changed of it. */
+export function withChanges(kept: RunResult | undefined, { versions, changed }: FacetUpdate): RunResult {
+  const { courses, ...run } = changed;
+  const made = Object.keys(versions.courses).map((id) => {
+    const known = kept?.courses.find((course) => course.id === id);
+    const own = courses[id] ?? {};
+    return known && Object.keys(own).length === 0 ? known : ({ ...known, ...own, id } as CourseResult); // all of them, or those that it had
+  });
+  return { ...kept, ...run, courses: made, versions } as RunResult;
+}
+
+/** A run as one of its courses is seen, or its first where there is none of that id. */
+export const courseView = (result: RunResult, course?: string): CourseView => {
+  const { path, findings, courses } = result;
+  return { path, findings, ...(courses.find(({ id }) => id === course) ?? courses[0]) };
+};
 
 export interface ResultsState {
   /** By run id. A run whose newest state could not be computed keeps its last good result. */

@@ -43,6 +43,8 @@ export interface Notice {
 export interface SessionState {
   readonly projectId: string | undefined;
   readonly run: string | undefined;
+  /** The course of it that is shown; absent = its first. None when another run is chosen. */
+  readonly course: string | undefined;
   /** Runs chosen beside `run`; none when another one is chosen. */
   readonly moreRuns: readonly string[];
   readonly point: number | undefined;
@@ -98,6 +100,7 @@ export const createSessionStore = (): SessionStore =>
   createStore<SessionState>()((set) => ({
     projectId: undefined,
     run: undefined,
+    course: undefined,
     moreRuns: [],
     point: undefined,
     more: [],
@@ -134,6 +137,7 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
+        ...('run' in change && !('course' in change) && { course: undefined }),
       }),
     frame: (what) =>
       set(({ framing, guide }) => ({

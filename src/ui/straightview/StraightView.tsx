@@ -4,7 +4,7 @@ import { Box, Typography } from '@mui/material';
 import { scaleLinear } from 'd3-scale';
 import { useRef, type PointerEvent } from 'react';
 import { FindingsStrip } from '../findings/FindingsStrip';
-import { useRun, useRunResult, useSet } from '../state/app-context';
+import { useCourseView, useRun, useSet } from '../state/app-context';
 import { FindingMarks } from './FindingMarks';
 import { Lane } from './Lane';
 import { PiecesLane } from './PiecesLane';
@@ -26,7 +26,7 @@ export const HEADING = 34;
 /** The run unrolled along its length: x is the station in metres. */
 export function StraightView() {
   const run = useRun();
-  const result = useRunResult(run?.id);
+  const result = useCourseView();
   const set = useSet();
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);

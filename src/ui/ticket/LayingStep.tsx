@@ -7,9 +7,8 @@ import { LAYING_RULES, layingRule, switchRule, type LayingRuleName, type RuleSpe
 import type { LayoutSummary } from '../../core/layout/summary';
 import type { Course } from '../../project/schema';
 import { setCourse, setLaying, setRule, setStep } from '../../project/commands/runs';
-import { firstCourse } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
-import { FormFields } from '../fields/FormFields';
+import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
 import { OptionCard } from '../fields/OptionCard';
 import { metres, percentText, signed, times, whole } from '../format';
@@ -18,9 +17,9 @@ import type { StepProps } from './step-props';
 import { VariationFields } from './VariationFields';
 
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
-export function LayingStep({ run, result }: StepProps) {
+export function LayingStep({ run, course, result }: StepProps) {
   const edit = useEdit();
-  const course = firstCourse(run);
+  const at = { run: run.id, course: course.id };
   const { rule, variation } = course.laying;
   const own = layingRule(rule);
   const length = result?.path.length ?? 0;
@@ -29,11 +28,7 @@ export function LayingStep({ run, result }: StepProps) {
   const choose = (kind: LayingRuleName) => {
     left.current.set(rule.kind, rule);
     const next = left.current.get(kind) ?? switchRule(rule, kind);
-    edit((project) => setRule(project, run.id, next));
-  };
-  const put = (key: string, value: unknown) => {
-    const read = own.schema.safeParse({ ...rule, [key]: value });
-    if (read.success) edit((project) => setRule(project, run.id, read.data));
+    edit((project) => setRule(project, at, next));
   };
   return (
     <>
@@ -53,7 +48,7 @@ export function LayingStep({ run, result }: StepProps) {
         })}
       </Box>
       <Box>
-        <FormFields fields={own.fields} values={rule} onChange={put} />
+        <KindFields kind={own} values={rule} onChange={(next) => edit((project) => setRule(project, at, next))} />
         <NumberField
           label="From station"
           quantity="length"
@@ -74,11 +69,11 @@ export function LayingStep({ run, result }: StepProps) {
             edit((project) => setStep(project, run.id, 'reach', { to: to < length - 1e-6 ? to : null }))
           }
         />
-        <FitFields course={course} onChange={(fit) => edit((project) => setCourse(project, run.id, { fit }))} />
+        <FitFields course={course} onChange={(fit) => edit((project) => setCourse(project, at, { fit }))} />
         {rule.kind !== 'onePiece' && (
           <VariationFields
             variation={variation}
-            onChange={(next) => edit((project) => setLaying(project, run.id, { variation: next }))}
+            onChange={(next) => edit((project) => setLaying(project, at, { variation: next }))}
           />
         )}
       </Box>
@@ -97,14 +92,7 @@ function FitFields({ course: { fit }, onChange }: { course: Course; onChange: (f
         choices={FITS.map(({ kind, label }) => ({ value: kind, label }))}
         onChange={(kind: FitName) => onChange(fitOf({ kind }).defaults)}
       />
-      <FormFields
-        fields={own.fields}
-        values={fit}
-        onChange={(key, value) => {
-          const read = own.schema.safeParse({ ...fit, [key]: value });
-          if (read.success) onChange(read.data);
-        }}
-      />
+      <KindFields kind={own} values={fit} onChange={onChange} />
     </>
   );
 }

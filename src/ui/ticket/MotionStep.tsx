@@ -3,7 +3,7 @@
 import { Box } from '@mui/material';
 import { motionOf, MOTIONS } from '../../core/motion/registry';
 import { setMotion } from '../../project/commands/runs';
-import { FormFields } from '../fields/FormFields';
+import { KindFields } from '../fields/KindFields';
 import { OptionCard } from '../fields/OptionCard';
 import { useEdit } from '../state/app-context';
 import type { StepProps } from './step-props';
@@ -25,14 +25,7 @@ export function MotionStep({ run: { id, motion } }: StepProps) {
           />
         ))}
       </Box>
-      <FormFields
-        fields={own.fields}
-        values={motion}
-        onChange={(key, value) => {
-          const read = own.schema.safeParse({ ...motion, [key]: value });
-          if (read.success) edit((project) => setMotion(project, id, read.data));
-        }}
-      />
+      <KindFields kind={own} values={motion} onChange={(next) => edit((project) => setMotion(project, id, next))} />
     </>
   );
 }

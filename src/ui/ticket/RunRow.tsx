@@ -28,6 +28,7 @@ export interface RunRowProps {
 /** A run of the list: chosen by a click, renamed by a double click on its name, moved by dragging, and with a menu of its own. */
 export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }: RunRowProps) {
   const result = useRunResult(run.id);
+  const layout = result?.courses[0].layout;
   const { session } = useApp();
   const [menu, setMenu] = useState<{ x: number; y: number }>();
   const { setNodeRef, listeners, transform, transition, isDragging } = useSortable({ id: run.id, disabled: isRenamed });
@@ -82,7 +83,7 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
             visibility: run.visible ? 'visible' : 'hidden',
           }}
         >
-          {result ? metres(result.layout.reach.to - result.layout.reach.from) : ''}
+          {layout ? metres(layout.reach.to - layout.reach.from) : ''}
         </Box>
       </ButtonBase>
       <Box className="actions">

@@ -6,7 +6,7 @@ import type { RunResult } from '../state/results-store';
 
 /** A short bar in the colour of the run's first material. */
 export function RunSwatch({ result }: { result: RunResult | undefined }) {
-  const colour = result?.surface.materials[0]?.colour;
+  const colour = result?.courses[0].surface.materials[0]?.colour;
   const css = colour ? toHex(colour) : 'var(--mui-palette-divider)';
   return (
     <Box

@@ -7,7 +7,7 @@ import { layingRule } from '../../core/layout/registry';
 import { setCourse } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
 import { MADE_PREPARE } from '../../project/defaults';
-import { firstCourse, laysSegment, type Segment } from '../../project/schema';
+import { laysSegment, type Course, type Segment } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
 import { metres, plural, whole } from '../format';
@@ -17,7 +17,7 @@ import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
 /** What gets laid: a made segment with its numbers, or a brought mesh and how it is turned. */
-export function SegmentStep({ run, segment, result }: StepProps) {
+export function SegmentStep({ run, course, segment, result }: StepProps) {
   const notify = useNotify();
   const edit = useEdit();
   const set = useSet();
@@ -25,7 +25,8 @@ export function SegmentStep({ run, segment, result }: StepProps) {
   const put = (next: Segment) =>
     edit((project) => {
       const named = renameAlong(project, segment.id, segment.name, next.name);
-      const added = setCourse(addSegment(named, next), run.id, { segment: next.id });
+      const at = { run: run.id, course: course.id };
+      const added = setCourse(addSegment(named, next), at, { segment: next.id });
       return { ...added, segments: added.segments.filter(({ id }) => added.runs.some((r) => laysSegment(r, id))) };
     });
   const kinds = MAKERS.map(({ kind, label }) => ({ value: kind, label }));
@@ -51,7 +52,7 @@ export function SegmentStep({ run, segment, result }: StepProps) {
         onChange={chooseKind}
       />
       {source.from === 'maker' && (
-        <MakerForm segment={segment} spec={source.spec} seen={seenSpec(source.spec, run, result)} />
+        <MakerForm segment={segment} spec={source.spec} seen={seenSpec(source.spec, course, result)} />
       )}
       {result && <SegmentFigures result={result} />}
       <Button variant="outlined" color="secondary" onClick={() => set({ dialog: 'prepare' })}>
@@ -72,9 +73,9 @@ export function SegmentStep({ run, segment, result }: StepProps) {
 }
 
 /** The spec as it is laid: some things are made as long as the run. */
-function seenSpec(spec: MakerSpec, run: StepProps['run'], result: StepProps['result']): MakerSpec {
+function seenSpec(spec: MakerSpec, course: Course, result: StepProps['result']): MakerSpec {
   const { fill } = maker(spec.kind);
-  if (!fill || !result || layingRule(firstCourse(run).laying.rule).isCounted) return spec;
+  if (!fill || !result || layingRule(course.laying.rule).isCounted) return spec;
   const { from, to } = result.layout.reach;
   return fill(spec, to - from) as MakerSpec;
 }

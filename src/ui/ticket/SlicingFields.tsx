@@ -8,13 +8,13 @@ import { NumberField } from '../fields/NumberField';
 import { whole } from '../format';
 import { SLICING_STARTS } from '../../core/segment/slicing-spec';
 import type { SlicingCounts } from '../../engine/slicing-counts';
-import type { RunResult } from '../state/results-store';
+import type { CourseView } from '../state/results-store';
 
 type Slicing = Run['bending']['slicing'];
 
 export interface SlicingFieldsProps {
   readonly slicing: Slicing;
-  readonly result: RunResult | undefined;
+  readonly result: CourseView | undefined;
   readonly onChange: (slicing: Slicing) => void;
 }
 
@@ -67,7 +67,7 @@ export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps)
           label="Cuts along the segment"
           quantity="length"
           values={slicing.at}
-          onChange={(at) => onChange({ by: 'at', at })}
+          onChange={(at) => onChange({ by: 'at', at: at.toSorted((a, b) => a - b) })}
         />
       )}
       {result && (

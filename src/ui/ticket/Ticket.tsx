@@ -1,8 +1,8 @@
 'use client';
 
-import { segmentOf } from '../../project/schema';
+import { courseOf, segmentOf } from '../../project/schema';
 import { Box } from '@mui/material';
-import { useProject, useResults, useRun, useRunResult, useSession, useSet } from '../state/app-context';
+import { useCourseView, useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { STEPS, type StepName } from '../state/steps';
 import { GuideList } from '../guides/GuideList';
 import { BendingStep } from './BendingStep';
@@ -27,9 +27,11 @@ const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, ben
 /** The left column: the runs, and the selected run's job step by step. */
 export function Ticket() {
   const run = useRun();
-  const segment = useProject((s) => segmentOf(s.project, run));
+  const shown = useSession((s) => s.course);
+  const course = run && courseOf(run, shown);
+  const segment = useProject((s) => segmentOf(s.project, run, shown));
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
-  const result = useRunResult(run?.id);
+  const result = useCourseView();
   const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
   const open = useSession((s) => s.step);
   const set = useSet();
@@ -47,8 +49,8 @@ export function Ticket() {
       }}
     >
       <RunList />
-      {run && segment && path && (
-        <Box key={run.id} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
+      {run && course && segment && path && (
+        <Box key={`${run.id} ${course.id}`} sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
           {STEPS.map((step, i) => {
             const Controls = CONTROLS[step];
             return (
@@ -56,11 +58,11 @@ export function Ticket() {
                 key={step}
                 number={i + 1}
                 title={TITLES[step]}
-                summary={stepSummary(step, run, segment.name, result, problems)}
+                summary={stepSummary(step, { run, course }, segment.name, result, problems)}
                 isOpen={open === step}
                 onToggle={() => set({ step: open === step ? undefined : step })}
               >
-                <Controls run={run} segment={segment} path={path} result={result} />
+                <Controls run={run} course={course} segment={segment} path={path} result={result} />
               </StepRow>
             );
           })}

@@ -7,7 +7,10 @@ import { stepSummary } from './step-summaries';
 const [run] = causeway().runs;
 const told = (code: Problem['code'], facts: Record<string, number> = {}) =>
   Object.fromEntries(
-    STEPS.map((step) => [step, stepSummary(step, run, 'Road', undefined, [{ code, path: [], facts } as Problem])]),
+    STEPS.map((step) => [
+      step,
+      stepSummary(step, { run, course: run.courses[0] }, 'Road', undefined, [{ code, path: [], facts } as Problem]),
+    ]),
   );
 
 describe('stepSummary', () => {

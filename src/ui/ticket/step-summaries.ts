@@ -3,10 +3,10 @@ import { problemWords } from '../../engine/problem-words';
 import { layingRule } from '../../core/layout/registry';
 import { motionOf } from '../../core/motion/registry';
 import { FRAME_RULES } from '../../core/frames/registry';
-import { firstCourse, type Run } from '../../project/schema';
+import type { Course, Run } from '../../project/schema';
 import { degrees, metres, percentText, plural, radius, seconds, stretchWords, whole } from '../format';
 import { quantityText } from '../fields/quantity';
-import type { RunResult } from '../state/results-store';
+import type { CourseView } from '../state/results-store';
 import type { StepName } from '../state/steps';
 
 /** What a problem is about, by the first word of its code. */
@@ -30,9 +30,9 @@ const firstSentence = (text: string): string => /^.*?[.?!](?=\s|$)/.exec(text)?.
 /** One line for each step that states its result. */
 export function stepSummary(
   step: StepName,
-  run: Run,
+  { run, course }: { readonly run: Run; readonly course: Course },
   segmentName: string,
-  result: RunResult | undefined,
+  result: CourseView | undefined,
   problems: readonly Problem[],
 ): string {
   const problem = problems.find(({ code }) => stepOf(code) === step);
@@ -58,7 +58,7 @@ export function stepSummary(
       const laid = `${whole(count)} laid`;
       if (remainder > 0) return `${laid}, ${metres(remainder)} bare`;
       if (remainder < 0) return `${laid}, ${metres(-remainder)} past the reach`;
-      if (layingRule(firstCourse(run).laying.rule).tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;
+      if (layingRule(course.laying.rule).tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;
       const isEven = gap.greatest - gap.least < 5e-4;
       return `${laid}, gaps of ${isEven ? '' : `${metres(gap.least)} to `}${metres(gap.greatest)}`;
     }

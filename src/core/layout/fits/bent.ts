@@ -15,6 +15,7 @@ export const bent = defineFit({
   defaults: { kind: 'bent' },
   fields: [],
   follows: true,
+  measures: () => 'path',
   fillRows(rows, form, shape, { station: start, factor }) {
     const { stiff } = form;
     const xs = rowXs(form);

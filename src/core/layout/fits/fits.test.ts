@@ -1,8 +1,11 @@
 import { makeSegmentMesh } from '../../segment/registry';
 import { ellipse, helix, pathOf } from '../../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../../testing/runs';
-import { buildRows, FITS } from '../fit-registry';
+import { buildRows, fitOf, FITS } from '../fit-registry';
 import { LAYING_RULES } from '../registry';
+import { straightChords } from '../chords';
+import type { RuleInput } from '../laying-rule';
+import { sameLengths } from '../piece-lengths';
 import { ROW_STRIDE } from '../../segment/pieces/rows';
 import { shapeOf } from '../../testing/runs';
 
@@ -28,7 +31,7 @@ describe.each(FITS.map((fit) => [fit.kind, fit] as const))('the fit %s', (kind, 
   it('lays a straight run where any other fit does', () => {
     const line = tableOf(compiled(pathOf('straight', [[0, 0, 0], [10, 0, 0]])), 'upright'); // prettier-ignore
     const mesh = (which: typeof kind) =>
-      bentRun(bar, line, jobOf({ laying: { kind: 'fillGaps', gap: 0.1 }, bending: { slicing: { by: 'off' } }, fit: { kind: which } })).mesh; // prettier-ignore
+      bentRun(bar, line, jobOf({ laying: { kind: 'fillGaps', gap: 0.1 }, bending: { slicing: { by: 'off' } }, fit: fitOf({ kind: which }).defaults })).mesh; // prettier-ignore
     const [own, bent] = [mesh(kind), mesh('bent')];
     own.positions.forEach((v, i) => expect(Math.abs(v - bent.positions[i])).toBeLessThan(2e-6));
   });
@@ -37,7 +40,11 @@ describe.each(FITS.map((fit) => [fit.kind, fit] as const))('the fit %s', (kind, 
 describe('stiff', () => {
   it('keeps every distance within a piece, wherever it lies, and its normals', () => {
     const table = tableOf(ellipse(1, 1), 'upright', { tolerance: 1e-6 });
-    const job = jobOf({ laying: { kind: 'fillStretch' }, bending: { roll: 0.4, turns: 1 }, fit: { kind: 'stiff' } });
+    const job = jobOf({
+      laying: { kind: 'fillStretch' },
+      bending: { roll: 0.4, turns: 1 },
+      fit: { kind: 'stiff', stands: 'square' },
+    });
     const { mesh, plan } = bentRun(bar, table, job);
     let base = 0;
     for (const { form } of plan.pieces) {
@@ -56,7 +63,11 @@ describe('stiff', () => {
   it('has its middle on the path', () => {
     const table = tableOf(ellipse(1, 1), 'upright', { tolerance: 1e-6 });
     const tube = prepared(makeSegmentMesh({ kind: 'tube', length: 0.5, radius: 0.1, sides: 12 }));
-    const { mesh, plan } = bentRun(tube, table, jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'stiff' } }));
+    const { mesh, plan } = bentRun(
+      tube,
+      table,
+      jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'stiff', stands: 'square' } }),
+    );
     const { length } = tube.mesh.positions;
     // A round tube's vertices lie evenly about its axis: those of both ends together about its middle.
     const middles = plan.pieces.map((_, i) => {
@@ -70,6 +81,17 @@ describe('stiff', () => {
   });
 });
 
+const STRAIGHT: RuleInput = {
+  reach: 20,
+  lengths: sameLengths(0.5),
+  round: false,
+  points: [2, 7, 19],
+  placeOf: (station) => station,
+  rise: 4,
+  atRise: (gained) => gained * 5,
+  chords: straightChords(20),
+};
+
 describe.each(LAYING_RULES.map((rule) => [rule.kind, rule] as const))('the rule %s', (_, rule) => {
   it('has defaults that are valid, and fields for what they hold', () => {
     expect(rule.schema.safeParse(rule.defaults).success).toBe(true);
@@ -77,7 +99,7 @@ describe.each(LAYING_RULES.map((rule) => [rule.kind, rule] as const))('the rule 
   });
 
   it('lays pieces in order within the reach, for what the defaults ask', () => {
-    const laid = rule.lay({ reach: 20, natural: 0.5, round: false }, rule.defaults);
+    const laid = rule.lay(STRAIGHT, rule.defaults);
     const spots = Array.from({ length: laid.count }, (_, i) => laid.at(i));
     expect(spots.length).toBeGreaterThan(0);
     spots.forEach(({ start, length }, i) => {

@@ -1,5 +1,9 @@
 import { bent } from './bent';
+import { level } from './level';
+import { levelBand } from './level-band';
+import { pinned } from './pinned';
+import { plumb } from './plumb';
 import { stiff } from './stiff';
 
 /** In the order in which people are shown them. */
-export const fits = { bent, stiff };
+export const fits = { bent, stiff, pinned, plumb, level, levelBand };

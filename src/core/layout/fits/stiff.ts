@@ -1,25 +1,54 @@
 import { z } from 'zod';
-import { carryStiff, fillRow } from '../../segment/pieces/rows';
+import { carryStiff, fillRow, type Rows } from '../../segment/pieces/rows';
+import type { PreparedSegment } from '../../segment/prepared-segment';
 import { rowXs } from '../../segment/rows';
 import { frameOn } from '../../shape/frame-on';
+import type { Vec3 } from '../../math/vec3';
 import { defineFit } from '../fit';
+import { standUpright } from '../upright';
 
 /** One pose, at the piece's middle: it keeps its shape and length and is only carried and turned. */
 export const stiff = defineFit({
   kind: 'stiff',
   label: 'stiff',
   hint: 'Keeps its shape, turned to the path at its middle',
-  schema: z.strictObject({ kind: z.literal('stiff') }),
-  defaults: { kind: 'stiff' },
-  fields: [],
+  schema: z.strictObject({
+    kind: z.literal('stiff'),
+    /** Square to the path it leans with the slope; plumb it stays upright. */
+    stands: z.enum(['square', 'plumb']).default('square'),
+  }),
+  defaults: { kind: 'stiff', stands: 'square' },
+  fields: [
+    {
+      input: 'choice',
+      key: 'stands',
+      label: 'It stands',
+      choices: [
+        { value: 'square', label: 'square to the path' },
+        { value: 'plumb', label: 'plumb' },
+      ],
+    },
+  ],
   follows: false,
-  fillRows(rows, form, shape, { station, factor, scale, natural }) {
+  measures: ({ stands }) => (stands === 'plumb' ? 'plan' : 'path'),
+  fillRows(rows, form, shape, { station, factor, scale, natural }, { stands }) {
     const middle = natural / 2;
     const pose = frameOn(shape, station + factor * middle);
-    rowXs(form).forEach((x, row) => {
-      const frame = pose.slice();
-      carryStiff(frame, (x - middle) * scale);
-      fillRow(rows, row, frame, scale, shape.table.origin);
-    });
+    if (stands === 'plumb') standUpright(pose);
+    fillStiff(rows, form, pose, { middle, scale, origin: shape.table.origin });
   },
 });
+
+/** Writes the rows of a piece that is carried as one: its `middle` lies on the pose. */
+export function fillStiff(
+  rows: Rows,
+  form: PreparedSegment,
+  pose: Float64Array,
+  { middle, scale, origin }: { readonly middle: number; readonly scale: number; readonly origin: Vec3 },
+): void {
+  rowXs(form).forEach((x, row) => {
+    const frame = pose.slice();
+    carryStiff(frame, (x - middle) * scale);
+    fillRow(rows, row, frame, scale, origin);
+  });
+}

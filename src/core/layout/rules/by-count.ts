@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { countField } from '../../math/form-field';
-import { defineLayingRule, equalPieces, gapCount } from '../laying-rule';
+import { defineLayingRule, evenPieces, gapCount } from '../laying-rule';
 import { MAX_PIECES } from '../most-pieces';
 import { gapField, gapSchema } from '../rule-fields';
 
@@ -33,10 +33,12 @@ export const byCount = defineLayingRule({
   ],
   tells: 'count',
   isCounted: true,
-  lay({ reach, natural, round }, { count, over, gap }) {
+  lay({ reach, lengths, round }, { count, over, gap }) {
     const gaps = gapCount(count, round);
-    if (over === 'stretch' && reach > gaps * gap) return equalPieces(count, (reach - gaps * gap) / count, gap);
-    if (over === 'gaps' && gaps > 0) return equalPieces(count, natural, (reach - count * natural) / gaps);
-    return equalPieces(count, natural, gap);
+    const natural = lengths.sum(count);
+    if (over === 'stretch' && reach > gaps * gap)
+      return evenPieces(count, lengths, (reach - gaps * gap) / natural, gap);
+    if (over === 'gaps' && gaps > 0) return evenPieces(count, lengths, 1, (reach - natural) / gaps);
+    return evenPieces(count, lengths, 1, gap);
   },
 });

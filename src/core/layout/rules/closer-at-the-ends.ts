@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineLayingRule, equalPieces, type Laid } from '../laying-rule';
+import { defineLayingRule, evenPieces, type Laid } from '../laying-rule';
 import { MAX_PIECES } from '../most-pieces';
 import { gapField, gapSchema } from '../rule-fields';
 
@@ -23,7 +23,8 @@ export const closerAtTheEnds = defineLayingRule({
     { input: 'number', key: 'ends', label: 'Spacing at the ends', unit: 'share', step: 0.05, least: 0.05, most: 1 },
   ],
   tells: 'gap',
-  lay({ reach, natural, round }, { gap, ends }): Laid {
+  lay({ reach, lengths, round }, { gap, ends }): Laid {
+    const natural = lengths.sum(MEAN_OF) / MEAN_OF;
     const room = round ? reach : reach - natural;
     const spacing = (i: number, spacings: number) =>
       ends + (1 - ends) * (spacings > 1 ? Math.sin((Math.PI * i) / (spacings - 1)) : 1);
@@ -37,15 +38,18 @@ export const closerAtTheEnds = defineLayingRule({
     const closest = spacing(0, spacings) * scaleOf(spacings);
     if (closest < least) spacings = Math.ceil((spacings * closest) / least) + 1;
     while (spacings > 0 && spacing(0, spacings) * scaleOf(spacings) < least * (1 - 1e-9)) spacings--;
-    if (!(room > 0) || spacings < 1) return equalPieces(1, natural, 0);
-    if (spacings >= MAX_PIECES) return equalPieces(spacings + 1, natural, gap); // more than there may be
+    if (!(room > 0) || spacings < 1) return evenPieces(1, lengths, 1, 0);
+    if (spacings >= MAX_PIECES) return evenPieces(spacings + 1, lengths, 1, gap); // more than there may be
     const scale = scaleOf(spacings);
     const starts = new Float64Array(spacings + 1);
     for (let i = 0; i < spacings; i++) starts[i + 1] = starts[i] + spacing(i, spacings) * scale;
     return {
       count: spacings + (round ? 0 : 1),
-      at: (piece) => ({ start: starts[piece], length: natural }),
+      at: (piece) => ({ start: starts[piece], length: lengths.of(piece) }),
       gapAfter: spacing(round ? spacings - 1 : 0, spacings) * scale - natural,
     };
   },
 });
+
+/** Pieces of a mixture from which the spacing is worked out. */
+const MEAN_OF = 64;

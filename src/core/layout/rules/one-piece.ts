@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineLayingRule, equalPieces } from '../laying-rule';
+import { defineLayingRule, evenPieces } from '../laying-rule';
 
 /** One piece, stretched or pressed to the whole reach, or at its own length where it is put. */
 export const onePiece = defineLayingRule({
@@ -23,9 +23,10 @@ export const onePiece = defineLayingRule({
   ],
   tells: 'stretch',
   mayLeaveBare: true,
-  lay({ reach, natural }, { lies }) {
-    if (lies === 'reach') return equalPieces(1, reach, 0);
+  lay({ reach, lengths }, { lies }) {
+    const natural = lengths.of(0);
+    if (lies === 'reach') return evenPieces(1, lengths, reach / natural, 0);
     const free = Math.max(reach - natural, 0);
-    return equalPieces(1, natural, 0, lies === 'start' ? 0 : lies === 'middle' ? free / 2 : free);
+    return evenPieces(1, lengths, 1, 0, lies === 'start' ? 0 : lies === 'middle' ? free / 2 : free);
   },
 });

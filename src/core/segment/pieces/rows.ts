@@ -31,6 +31,17 @@ export interface Rows {
   /** Flat, see {@link ROW_STRIDE}. */
   readonly frames: Float64Array;
   readonly leaning: LeaningRow[];
+  /** Of upright pieces that stay level between two heights. */
+  band?: LevelBand;
+}
+
+/** Heights of the segment, metres, between which a piece stays level, and over how much it goes over into what follows the slope. */
+export interface LevelBand {
+  readonly low: number;
+  readonly high: number;
+  readonly blend: number;
+  /** Metres: how far up each row has to move to be level. */
+  readonly drops: Float64Array;
 }
 
 /** Numbers that the rows of a form take. */

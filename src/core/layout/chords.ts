@@ -1,0 +1,227 @@
+import { fillParams, stationOf } from '../curve/arc-table';
+import { frameOn, OFFSET_SIDE, OFFSET_UP } from '../shape/frame-on';
+import { SIDE, UP } from '../frames/frame-table';
+import type { Shape } from '../shape/shape';
+
+/** Links of one length laid pin to pin along a line. */
+export interface Walk {
+  /** Metres along the path: of every pin. */
+  readonly stations: Float64Array;
+  /** Their places, flat xyz, metres. */
+  readonly pins: Float64Array;
+  /** Metres from pin to pin. */
+  readonly pitch: number;
+  /** Metres from the last pin straight to the end, or on a round to the first pin. */
+  readonly left: number;
+  /** Metres: where a link of this length does not follow the line any more. */
+  readonly stuckAt?: number;
+}
+
+/** How links lie pin to pin on a part of a path: every pin on it, and as far from the next as a link is long, measured straight. */
+export interface Chords {
+  /** As many as fit, the first pin at the start; `shift` = metres farther on. */
+  walk(pitch: number, shift?: number): Walk;
+  /**
+   * All round a closed path: the number of links, a multiple of `multiple`, whose pitch comes nearest to the one asked for, and that pitch. With
+   * `count`, that number.
+   */
+  closed(pitch: number, multiple: number, options?: { readonly count?: number; readonly shift?: number }): Walk;
+}
+
+/** A line by a parameter that grows along it. */
+interface Line {
+  /** Parameters: where the part begins and ends, and of one round of a closed line. */
+  readonly from: number;
+  readonly to: number;
+  readonly round: number;
+  place(out: Float64Array, at: number, t: number): void;
+  /** Parameter per metre. */
+  perMetre(t: number): number;
+  stationOf(t: number): number;
+  paramOf(station: number): number;
+}
+
+/** A link that takes more than this many times its length of path no longer follows it: half a circle is pi / 2. */
+const MOST_ARC = 1.6;
+
+/**
+ * The next pin: the first place beyond t at which the straight distance is the pitch, by the secant method from where the arc is as long. NOTES: places
+ * alone are asked for, which is two to four of them a link; Newton with the curve's velocity took as many rounds at twice the cost.
+ */
+function nextPin(line: Line, t: number, pitch: number, pin: Float64Array, out: Float64Array): number {
+  const per = line.perMetre(t);
+  const off = (at: number) => {
+    line.place(out, 0, at);
+    return Math.hypot(out[0] - pin[0], out[1] - pin[1], out[2] - pin[2]) - pitch;
+  };
+  const size = Math.max(Math.abs(pin[0]), Math.abs(pin[1]), Math.abs(pin[2]));
+  const enough = Math.max(pitch * 1e-14, size * 4e-16);
+  let a = t;
+  let fa = -pitch;
+  let b = t + pitch * per;
+  let fb = off(b);
+  for (let round = 0; round < 60 && Math.abs(fb) > enough; round++) {
+    const slope = (fb - fa) / (b - a);
+    // Where the distance does not grow, on by what is missing: no nearer root is passed by that.
+    const next = slope > 0 ? b - fb / slope : b + Math.max(-fb, pitch * 1e-3) * per;
+    [a, fa] = [b, fb];
+    if (next === b) break;
+    b = next;
+    fb = off(b);
+  }
+  return Math.abs(fb) <= pitch * 1e-9 ? b : NaN;
+}
+
+/** The chords of a shape's line from station `from` to `to`, metres; with its offsets, where the run lies beside its path. */
+export function chordsOf(shape: Shape, from: number, to: number): Chords {
+  const line = lineOf(shape, from, to);
+  const step = new Float64Array(3);
+  /** Parameters of pins: `count` links, or as many as end before `end`. */
+  const params = (
+    pitch: number,
+    start: number,
+    { count = Infinity, end = Infinity },
+  ): { at: number[]; isStuck: boolean } => {
+    const at = [start];
+    const pin = new Float64Array(3);
+    line.place(pin, 0, start);
+    const slack = (line.to - line.from) * 1e-12;
+    for (let t = start; at.length <= Math.min(count, MOST_LINKS);) {
+      const next = nextPin(line, t, pitch, pin, step);
+      if (!(next > t)) return { at, isStuck: !(t + pitch * line.perMetre(t) > end) };
+      if (next > end + slack) break;
+      pin.set(step);
+      at.push((t = next));
+    }
+    return { at, isStuck: false };
+  };
+  const finished = (pitch: number, { at, isStuck }: { at: number[]; isStuck: boolean }, end: number): Walk => {
+    const stations = Float64Array.from(at, line.stationOf);
+    const pins = new Float64Array(at.length * 3);
+    at.forEach((t, i) => line.place(pins, i * 3, t));
+    let stuckAt = isStuck ? stations[stations.length - 1] : undefined;
+    for (let i = 1; i < stations.length && stuckAt === undefined; i++)
+      if (stations[i] - stations[i - 1] > MOST_ARC * pitch) stuckAt = stations[i - 1];
+    line.place(step, 0, end);
+    const left = Math.hypot(...[0, 1, 2].map((c) => step[c] - pins[pins.length - 3 + c]));
+    return { stations, pins, pitch, left, ...(stuckAt !== undefined && { stuckAt }) };
+  };
+  const startOf = (shift: number) => (shift === 0 ? line.from : line.paramOf(from + shift));
+  const walk = (pitch: number, shift = 0): Walk => {
+    const start = startOf(shift);
+    const end = line.round > 0 ? start + line.round : line.to;
+    return finished(pitch, params(pitch, start, { end }), end);
+  };
+  return {
+    walk,
+    closed(pitch, multiple, { count, shift = 0 } = {}) {
+      const start = startOf(shift);
+      const end = start + line.round;
+      const open = params(pitch, start, { end });
+      if (open.isStuck) return finished(pitch, open, end);
+      line.place(step, 0, end);
+      const last = new Float64Array(3);
+      line.place(last, 0, open.at[open.at.length - 1]);
+      const real = open.at.length - 1 + Math.hypot(step[0] - last[0], step[1] - last[1], step[2] - last[2]) / pitch;
+      const low = Math.max(Math.floor(real / multiple + 1e-9) * multiple, multiple);
+      const counts = count === undefined ? [low, low + multiple] : [count];
+      const found = counts.map((n) => closeWith(n, pitch, real));
+      const best = found.reduce((a, b) => (Math.abs(b.pitch / pitch - 1) < Math.abs(a.pitch / pitch - 1) ? b : a));
+      return finished(best.pitch, { at: best.at, isStuck: best.isStuck }, end);
+
+      /** The pitch with which so many links end where they began, by the secant method. */
+      function closeWith(n: number, asked: number, fits: number) {
+        const tryWith = (p: number) => {
+          const walked = params(p, start, { count: n });
+          const reached = walked.at[walked.at.length - 1];
+          const short = n + 1 - walked.at.length;
+          return { p, ...walked, off: (reached - end) / line.perMetre(end) - short * p };
+        };
+        let a = tryWith((asked * fits) / n);
+        let b = tryWith(a.p - a.off / n);
+        for (let round = 0; round < 30 && Math.abs(b.off) > asked * 1e-13 * Math.sqrt(n) && b.off !== a.off; round++) {
+          const p = b.p - (b.off * (b.p - a.p)) / (b.off - a.off);
+          [a, b] = [b, tryWith(p)];
+        }
+        const best = Math.abs(b.off) <= Math.abs(a.off) ? b : a;
+        // The last pin is the first.
+        return { pitch: best.p, at: [...best.at.slice(0, n), end], isStuck: best.isStuck };
+      }
+    },
+  };
+}
+
+/** More than there may be. */
+const MOST_LINKS = 200_001;
+
+function lineOf(shape: Shape, from: number, to: number): Line {
+  const { arc, closed, length } = shape.table;
+  const isAllRound = closed && to - from >= length * (1 - 1e-9);
+  if (shape.lanes.some(({ name }) => name === 'offsetUp' || name === 'offsetSide')) {
+    return {
+      from,
+      to,
+      round: isAllRound ? length : 0,
+      place: (out, at, station) => placeBeside(out, at, shape, station),
+      perMetre: () => 1,
+      stationOf: (station) => station,
+      paramOf: (station) => station,
+    };
+  }
+  const { curve } = arc;
+  const velocity = new Float64Array(3);
+  const paramOf = (station: number) => {
+    const rounds = closed ? Math.floor(station / length) : 0;
+    const out = new Float64Array(1);
+    fillParams(out, arc, Float64Array.of(station - rounds * length));
+    return rounds + out[0];
+  };
+  const inside = (t: number) => (closed ? t - Math.floor(t) : Math.min(Math.max(t, 0), 1));
+  return {
+    from: paramOf(from),
+    to: to >= length && !closed ? 1 : isAllRound ? paramOf(from) + 1 : paramOf(to),
+    round: isAllRound ? 1 : 0,
+    place(out, at, t) {
+      const u = inside(t);
+      curve.pointAt(out, at, u);
+      if (u === t || closed) return;
+      // Straight on beyond an open path's end.
+      curve.velocityAt(velocity, 0, u, u === 1);
+      for (let c = 0; c < 3; c++) out[at + c] += velocity[c] * (t - u);
+    },
+    perMetre(t) {
+      const u = inside(t);
+      curve.velocityAt(velocity, 0, u, u === 1);
+      return 1 / Math.max(Math.hypot(velocity[0], velocity[1], velocity[2]), length * 1e-9);
+    },
+    stationOf(t) {
+      const rounds = closed ? Math.floor(t) : 0;
+      return rounds * length + stationOf(arc, t - rounds);
+    },
+    paramOf,
+  };
+}
+
+/** The place of a run that lies beside its path. */
+function placeBeside(out: Float64Array, at: number, shape: Shape, station: number): void {
+  const frame = frameOn(shape, station);
+  for (let c = 0; c < 3; c++)
+    out[at + c] = frame[c] + frame[OFFSET_UP] * frame[UP + c] + frame[OFFSET_SIDE] * frame[SIDE + c];
+}
+
+/** On a straight line, for rules that are asked without a path. */
+export const straightChords = (length: number): Chords => {
+  const walk = (pitch: number, count: number): Walk => ({
+    stations: Float64Array.from({ length: count + 1 }, (_, i) => i * pitch),
+    pins: Float64Array.from({ length: (count + 1) * 3 }, (_, i) => (i % 3 === 0 ? (i / 3) * pitch : 0)),
+    pitch,
+    left: length - count * pitch,
+  });
+  return {
+    walk: (pitch) => walk(pitch, Math.floor((length / pitch) * (1 + 1e-12))),
+    closed: (pitch, multiple) => {
+      const count = Math.max(Math.round(length / pitch / multiple), 1) * multiple;
+      return walk(length / count, count);
+    },
+  };
+};

@@ -1,0 +1,66 @@
+import { FRAME_STRIDE } from '../frames/frame-table';
+import { firstAfter } from '../math/first-after';
+import { frameOn } from '../shape/frame-on';
+import { ALONG_THE_PATH, buildPlanMeasure, type Measure } from '../shape/plan-measure';
+import type { Shape } from '../shape/shape';
+import { chordsOf, straightChords, type Chords } from './chords';
+
+/** The path as laying sees it. Stations and heights in metres. */
+export interface LaidPath {
+  readonly length: number;
+  readonly closed: boolean;
+  /** How pieces measure along it. */
+  readonly measure: Measure;
+  /** Ascending. */
+  readonly pointStations: readonly number[];
+  readonly corners: readonly { readonly station: number; readonly angle: number }[];
+  heightAt(station: number): number;
+  /** The first station in [from, to] at which the path is at a height, or as near to it as it comes. */
+  stationAtHeight(height: number, from: number, to: number): number;
+  chords(from: number, to: number): Chords;
+}
+
+/** What a run's shape is to laying; `plan` = measured as seen from above. */
+export function laidPathOf(shape: Shape, measures: 'path' | 'plan'): LaidPath {
+  const { table } = shape;
+  const { length, closed, kinks, stations, frames } = table;
+  const heightAt = (station: number) => frameOn(shape, station)[1];
+  return {
+    ...{ length, closed, corners: kinks, heightAt },
+    measure: measures === 'plan' ? buildPlanMeasure(table) : ALONG_THE_PATH,
+    pointStations: Array.from(table.pointStations).toSorted((a, b) => a - b),
+    chords: (from, to) => chordsOf(shape, from, to),
+    stationAtHeight(height, from, to) {
+      const isUp = height >= heightAt(from);
+      const isThere = (y: number) => (isUp ? y >= height : y <= height);
+      // The first sample that is there, then the place between it and the one before.
+      let low = from;
+      let high = to;
+      for (let i = firstAfter(stations, from); i < stations.length && stations[i] < to; i++) {
+        if (isThere(frames[i * FRAME_STRIDE + 1])) {
+          high = stations[i]!;
+          break;
+        }
+        low = stations[i]!;
+      }
+      if (!isThere(heightAt(high))) return to;
+      for (let round = 0; round < 60 && high - low > length * 1e-15; round++) {
+        const [a, b] = [heightAt(low), heightAt(high)];
+        // Where it climbs evenly the first guess is the answer.
+        const guess = round % 2 === 0 && b !== a ? low + ((high - low) * (height - a)) / (b - a) : (low + high) / 2;
+        if (Math.abs(heightAt(guess) - height) <= Math.abs(height) * 1e-15) return guess;
+        if (isThere(heightAt(guess))) high = guess;
+        else low = guess;
+      }
+      return high;
+    },
+  };
+}
+
+/** A straight, level path of a length: for what is laid before there is one. */
+export const plainPath = (length: number, closed: boolean): LaidPath => ({
+  ...{ length, closed, measure: ALONG_THE_PATH, pointStations: [0, length], corners: [] },
+  heightAt: () => 0,
+  stationAtHeight: (_, from) => from,
+  chords: (from, to) => straightChords(to - from),
+});

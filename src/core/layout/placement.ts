@@ -1,0 +1,67 @@
+import type { Measure } from '../shape/plan-measure';
+import { shownOf, type Spotted } from './lay-body';
+import type { LayingSpec } from './laying-spec';
+
+export type PieceKind = 'head' | 'body' | 'tail' | 'corner' | 'post';
+
+/** One laid piece, metres. */
+export interface Placement {
+  readonly piece: number;
+  /** The segment's head or tail, laid once, its body, or what stands where the course is parted. */
+  readonly kind: PieceKind;
+  /** Which of the body's segments it is of; 0 for all others. */
+  readonly body: number;
+  readonly station: number;
+  /** Length along the path, of what is there of it. */
+  readonly length: number;
+  /** Natural length of what lies here. */
+  readonly natural: number;
+  /** Laid over natural length, as the fit measures it; 1 = not stretched. */
+  readonly stretch: number;
+  /** Metres along the path per metre of segment. */
+  readonly factor: number;
+  /** x of the segment at which it is cut off; absent = it is whole. */
+  readonly cutAt?: number;
+  /** Clear distance to the next piece, as the fit measures it, on a round to the first; 0 after the last. */
+  readonly gap: number;
+  /** Radians about the path. */
+  readonly turn: number;
+  readonly mirrored: boolean;
+  readonly hidden: boolean;
+  /** Metres above and beside where it would lie. */
+  readonly up: number;
+  readonly side: number;
+}
+
+/** Pieces in order as they lie along the path, with what is said of every so many and of single ones; `bodies` = natural lengths, metres. */
+export function toPlacements(
+  ordered: readonly Spotted[],
+  { everyOther: { every, turn, mirrored }, pieces }: Pick<LayingSpec, 'everyOther' | 'pieces'>,
+  bodies: readonly number[],
+  measure: Measure,
+): readonly Placement[] {
+  const edits = new Map(pieces.map((edit) => [edit.piece, edit]));
+  return ordered.map(({ kind, body, spot, natural, gap }, piece): Placement => {
+    const edit = edits.get(piece);
+    const replaced = kind === 'body' && edit?.body !== undefined && edit.body < bodies.length ? edit.body : body;
+    const long = replaced === body ? natural : bodies[replaced];
+    const starts = measure.stationOf(spot.start);
+    const whole = measure.stationOf(spot.start + spot.length) - starts;
+    const shown = shownOf(spot);
+    const isCut = spot.shown !== undefined;
+    const isOther = every > 0 && piece % every === every - 1;
+    return {
+      ...{ piece, kind, body: replaced, natural: long, gap },
+      station: starts + (edit?.along ?? 0),
+      length: isCut ? measure.stationOf(spot.start + shown) - starts : whole,
+      stretch: spot.length / long,
+      factor: whole / long,
+      ...(isCut && { cutAt: (long * shown) / spot.length }),
+      turn: (isOther ? turn : 0) + (edit?.turn ?? 0),
+      mirrored: isOther && mirrored,
+      hidden: edit?.hidden ?? false,
+      up: edit?.up ?? 0,
+      side: edit?.side ?? 0,
+    };
+  });
+}

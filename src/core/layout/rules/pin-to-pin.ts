@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { defineLayingRule } from '../laying-rule';
+import { gapField, gapSchema } from '../rule-fields';
+
+/** Links of one length, one after the other, with every pin on the path: their pitch is the chord from pin to pin. */
+export const pinToPin = defineLayingRule({
+  kind: 'pinToPin',
+  label: 'Pin to pin',
+  hint: 'Links keep their pitch, and all pins lie on the path',
+  schema: z.strictObject({
+    kind: z.literal('pinToPin'),
+    gap: gapSchema,
+    /** What a closed loop does with what is left: keep it open, or share it between all pins. */
+    slack: z.enum(['open', 'shared']),
+    /** Links come in pairs: an even number closes. */
+    pairs: z.boolean(),
+  }),
+  defaults: { kind: 'pinToPin', gap: 0, slack: 'shared', pairs: false },
+  fields: [
+    gapField,
+    {
+      input: 'choice',
+      key: 'slack',
+      label: 'Slack of a loop',
+      choices: [
+        { value: 'shared', label: 'shared by all pins' },
+        { value: 'open', label: 'left at the end' },
+      ],
+    },
+    { input: 'switch', key: 'pairs', label: 'Even number of links' },
+  ],
+  tells: 'gap',
+  mayLeaveBare: true,
+  refuse({ chords, lengths }, { gap }) {
+    const walked = chords.walk(lengths.of(0) + gap);
+    if (walked.stuckAt === undefined) return undefined;
+    return { code: 'laying.link-too-long', path: [], facts: { pitch: lengths.of(0) + gap, station: walked.stuckAt } };
+  },
+  lay({ chords, lengths, round }, { gap, slack, pairs }) {
+    const pitch = lengths.of(0) + gap;
+    const isShared = round && slack === 'shared';
+    const walked = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
+    const step = pairs && !isShared ? 2 : 1;
+    const count = Math.max(1, Math.floor((walked.stations.length - 1) / step) * step);
+    const { stations } = walked;
+    return {
+      count,
+      at: (piece) => ({
+        start: stations[piece],
+        length: (stations[piece + 1] ?? stations[piece] + pitch) - stations[piece],
+      }),
+      gapAfter: 0,
+      pins: walked.pins.subarray(0, (count + 1) * 3),
+    };
+  },
+});

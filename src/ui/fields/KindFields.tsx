@@ -1,0 +1,30 @@
+'use client';
+
+import type { z } from 'zod';
+import type { Kind } from '../../core/math/kind';
+import { FormFields } from './FormFields';
+
+export interface KindFieldsProps<S> {
+  readonly kind: Pick<Kind<string, z.ZodType<S>>, 'schema' | 'fields'>;
+  readonly values: S & object;
+  readonly onChange: (values: S) => void;
+}
+
+/** The fields of a kind; only values that make sense together are taken, and the field says why others are not. */
+export function KindFields<S>({ kind, values, onChange }: KindFieldsProps<S>) {
+  const read = (key: string, value: unknown) => kind.schema.safeParse({ ...values, [key]: value });
+  return (
+    <FormFields
+      fields={kind.fields}
+      values={{ ...values } as Readonly<Record<string, unknown>>}
+      wrong={(key, value) => {
+        const reason = read(key, value).error?.issues[0]?.message;
+        return reason && `${reason[0].toUpperCase()}${reason.slice(1)}.`;
+      }}
+      onChange={(key, value) => {
+        const made = read(key, value);
+        if (made.success) onChange(made.data);
+      }}
+    />
+  );
+}
