@@ -78,6 +78,8 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
     'The rule finds no place on the reach, so nothing is laid. Give it stations within the reach, or choose another rule.',
   'laying.short-leg': (f) =>
     `Between two joints of the path, at station ${metresText(f.station)}, there are ${metresText(f.leg)}, and what stands there needs ${metresText(f.needed)}. Take a shorter piece or less room, or move the points apart.`,
+  'laying.straight-up': () =>
+    'The reach goes straight up, so that pieces that stand plumb have no room on it. Choose another fit under Pieces are.',
   'laying.link-too-long': (f) =>
     `At station ${metresText(f.station)} the path bends too tightly for links of ${metresText(f.pitch)}. Take shorter links, or widen the bend.`,
   'laying.too-many': (f) =>

@@ -94,7 +94,11 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
 }
 
 /** What a rule is told of one part. */
-function inputOf(leg: Leg, path: LaidPath, given: { readonly lengths: PieceLengths; readonly round: boolean }): RuleInput {
+function inputOf(
+  leg: Leg,
+  path: LaidPath,
+  given: { readonly lengths: PieceLengths; readonly round: boolean },
+): RuleInput {
   const { measure } = path;
   const reach = leg.end - leg.start;
   const [from, to] = [measure.stationOf(leg.start), measure.stationOf(leg.end)];

@@ -33,7 +33,7 @@ export type LayingJob = Omit<LayingSpec, 'variation'>;
 
 /**
  * Works out where each piece starts and how long it becomes.
- * Problems: `laying.no-reach`, `laying.no-room` (margins, head and tail need more than the reach), and those of {@link layBody}.
+ * Problems: `laying.no-reach`, `laying.straight-up` (nothing of it is seen from above), `laying.no-room` (margins, head and tail need more than the reach), and those of {@link layBody}.
  */
 export function lay(job: LayingJob, lengths: Lengths, reach: Reach, path: LaidPath): Result<Layout> {
   const { margins } = job;
@@ -41,6 +41,7 @@ export function lay(job: LayingJob, lengths: Lengths, reach: Reach, path: LaidPa
   const { measure, closed } = path;
   if (!(reach.to - reach.from > path.length * 1e-9)) return fail('laying.no-reach', { from: reach.from, to: reach.to });
   const [from, to] = [measure.placeOf(reach.from), measure.placeOf(reach.to)];
+  if (!(to - from > (reach.to - reach.from) * 1e-6)) return fail('laying.straight-up');
   const [first, last] = [from + margins.first, to - margins.last];
   const start = first + (head > 0 ? head + margins.head : 0);
   const end = last - (tail > 0 ? tail + margins.tail : 0);

@@ -33,6 +33,7 @@ export interface ProblemFacts {
   'laying.none': Nothing;
   'laying.pitch': { gap: number; natural: number };
   'laying.short-leg': { station: number; leg: number; needed: number };
+  'laying.straight-up': Nothing;
   'laying.too-many': { pieces: number; most: number };
   'run.too-large': { vertices: number; most: number };
   'run.unheld': Nothing;

@@ -36,13 +36,15 @@ export const clearOpening = defineLayingRule({
     const more = round || ends === 'half' ? 0 : ends === 'whole' ? 1 : -1;
     const gapOf = (count: number) => (reach - lengths.sum(count)) / (count + more);
     const enough = opening * (1 + EXACT_FIT);
-    let count = more < 0 ? 2 : 1;
+    const least = more < 0 ? 2 : 1;
     // A first guess from the mean piece, then as few as are enough.
     const pitch = lengths.sum(64) / 64 + opening;
-    count = Math.max(count, Math.floor((reach - more * opening) / pitch) - 1);
-    while (count > (more < 0 ? 2 : 1) && gapOf(count - 1) <= enough) count--;
+    let count = Math.max(least, Math.floor((reach - more * opening) / pitch) - 1);
+    while (count > least && gapOf(count - 1) <= enough) count--;
     while (count < MOST && gapOf(count) > enough) count++;
-    const gap = gapOf(count);
+    // Where one more would overlap, the openings stay wider than asked for.
+    if (count > 1 && gapOf(count) < 0) count--;
+    const gap = count + more > 0 ? gapOf(count) : 0;
     const before = round || ends === 'piece' ? 0 : ends === 'half' ? gap / 2 : gap;
     return evenPieces(count, lengths, 1, gap, before);
   },
