@@ -131,13 +131,6 @@ export type Run = z.infer<typeof runSchema>;
 export const courseOf = (run: Run, id?: string): Course =>
   run.courses.find((course) => course.id === id) ?? run.courses[0];
 
-/** The segment of a run's course. */
-export const segmentOf = (
-  { segments }: Pick<Project, 'segments'>,
-  run: Run | undefined,
-  course?: string,
-): Segment | undefined => run && segments.find(({ id }) => id === courseOf(run, course).segment);
-
 /** Ids of all segments that a course lays. */
 export const segmentsOf = ({
   segment,

@@ -210,10 +210,11 @@ function placeBeside(out: Float64Array, at: number, shape: Shape, station: numbe
 }
 
 /** On a straight line, for rules that are asked without a path. */
-export const straightChords = (length: number): Chords => {
+export const straightChords = (from: number, to: number): Chords => {
+  const length = to - from;
   const walk = (pitch: number, count: number): Walk => ({
-    stations: Float64Array.from({ length: count + 1 }, (_, i) => i * pitch),
-    pins: Float64Array.from({ length: (count + 1) * 3 }, (_, i) => (i % 3 === 0 ? (i / 3) * pitch : 0)),
+    stations: Float64Array.from({ length: count + 1 }, (_, i) => from + i * pitch),
+    pins: Float64Array.from({ length: (count + 1) * 3 }, (_, i) => (i % 3 === 0 ? from + (i / 3) * pitch : 0)),
     pitch,
     left: length - count * pitch,
   });

@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../math/result';
 import type { SegmentEnd } from '../segment/open-ends';
 import { countForms, formOf, type FormInput, type LaidPiece } from '../segment/pieces/plan-forms';
-import { buildRowDensity, NO_ROWS, rowsTo, type Passes } from '../segment/pieces/row-density';
+import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../segment/pieces/row-density';
 import type { FormStore } from '../segment/pieces/form-store';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
@@ -122,7 +122,8 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const asked = bendTolerance(bending.tolerance, halfWidth(segment.box), gauge);
   const last = shown.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
   const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
-  const rows = () => buildRowDensity(shape, [first, last], { half, tolerance: asked }, passes);
+  const turns = fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : [];
+  const rows = () => withCorners(buildRowDensity(shape, [first, last], { half, tolerance: asked }, passes), turns);
   const slicing: BendingSpec['slicing'] = follows ? bending.slicing : { by: 'off' };
   const density = slicing.by === 'off' ? NO_ROWS : rows();
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.

@@ -31,6 +31,8 @@ export interface Spot {
   readonly length: number;
   /** How much of it is there, the rest being cut off; absent = all. */
   readonly shown?: number;
+  /** By how much it is stretched, where its length does not say. */
+  readonly stretch?: number;
 }
 
 /** Pieces as a rule lays them, in order; asked for one by one, for a rule may want more than there can be. */
@@ -43,8 +45,16 @@ export interface Laid {
   readonly pins?: Float64Array;
 }
 
+/** What rules are sorted by, in the order in which people are shown them. */
+export const RULE_GROUPS = {
+  fill: 'Fill the reach',
+  number: 'By number or spacing',
+  places: 'At places',
+} as const;
+
 /** How many pieces, where and how long; adding one is a file in `rules/` and a line in its list. */
 export interface LayingRule<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
+  readonly group: keyof typeof RULE_GROUPS;
   /** What its outcome is told by: what it evens out, or the number of pieces. */
   readonly tells: 'stretch' | 'gap' | 'count';
   /** It lays as many as it is told: a segment that could fill the reach by itself keeps its length. */

@@ -8,8 +8,8 @@ import { NO_VARIATION, variationSchema } from './variation';
 const metres = z.number().min(0).max(1e6);
 const offset = z.number().min(-1e4).max(1e4);
 
-/** Metres of the reach that stay free before the first and behind the last piece, behind a head and before a tail. */
-const marginsSchema = z.strictObject({ first: metres, last: metres, head: offset, tail: offset });
+/** Metres of the reach that stay free before the first and behind the last piece, behind a head and before a tail; negative = beyond. */
+const marginsSchema = z.strictObject({ first: offset, last: offset, head: offset, tail: offset });
 
 /** Every so many pieces one that is turned about the path, radians, or mirrored; 0 = none. */
 const everyOtherSchema = z.strictObject({

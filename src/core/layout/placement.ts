@@ -54,7 +54,7 @@ export function toPlacements(
       ...{ piece, kind, body: replaced, natural: long, gap },
       station: starts + (edit?.along ?? 0),
       length: isCut ? measure.stationOf(spot.start + shown) - starts : whole,
-      stretch: spot.length / long,
+      stretch: spot.stretch ?? spot.length / long,
       factor: whole / long,
       ...(isCut && { cutAt: (long * shown) / spot.length }),
       turn: (isOther ? turn : 0) + (edit?.turn ?? 0),

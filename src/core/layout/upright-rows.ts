@@ -19,7 +19,7 @@ export function fillUpright(
   form: PreparedSegment,
   shape: Shape,
   { station: start, factor }: Pick<Place, 'station' | 'factor'>,
-  height: (row: number, frame: Float64Array) => { readonly y: number; readonly climbs: boolean },
+  height: (row: number, frame: Float64Array, station: number) => { readonly y: number; readonly climbs: boolean },
 ): void {
   const { table } = shape;
   const mitre = buildMitre(form, shape, { station: start, factor });
@@ -28,7 +28,7 @@ export function fillUpright(
     const own = start + factor * x;
     const corner = mitre?.(r, own);
     fillFrameOn(frame, 0, shape, corner?.station ?? own, corner?.isBefore);
-    const { y, climbs } = height(r, frame);
+    const { y, climbs } = height(r, frame, own);
     if (corner?.isBoth) meanOfCorner(frame, table, corner.kink);
     const level = standUpright(frame, climbs);
     frame[1] = y;

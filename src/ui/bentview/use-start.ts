@@ -1,15 +1,14 @@
 import { useEffect, useState } from 'react';
 import type { Box } from '../../core/mesh/box';
-import { segmentOf, type Path, type Segment } from '../../project/schema';
-import { useApp, useCourseView, useProject, useResults, useRun, useSession } from '../state/app-context';
+import { type Path, type Segment } from '../../project/schema';
+import { useApp, useCourse, useCourseView, useProject, useResults } from '../state/app-context';
 
 /** The box of the segment that is about to be laid; a first run's path begins in a view that fits it. */
 export function useStart(path: Path | undefined): Box | undefined {
   const { session } = useApp();
-  const run = useRun();
   const result = useCourseView();
-  const course = useSession((s) => s.course);
-  const segment = useProject((s) => segmentOf(s.project, run, course));
+  const first = useCourse()?.segment;
+  const segment = useProject((s) => s.project.segments.find(({ id }) => id === first));
   const hasGuides = useProject((s) => s.project.guides.some(({ visible }) => visible));
   const hasResults = useResults((s) => s.results.size > 0);
   const asked = useSegmentBox(result ? undefined : segment);

@@ -75,7 +75,7 @@ function Chains({ guide }: { guide: Guide }) {
     else {
       const id = newId();
       edit((project) => addPath(project, { id, name: `${guide.name.slice(0, 180)} edge`, curve }));
-      addMade('rail', id);
+      addMade('rail', { path: id });
     }
     set({ hint: [], point: undefined, step: 'path', tool: 'shape' });
   };

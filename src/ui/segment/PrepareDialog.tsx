@@ -12,13 +12,12 @@ import {
   ToggleButton,
   Typography,
 } from '@mui/material';
-import { segmentOf } from '../../project/schema';
 import { useRef, useState } from 'react';
 import { setPrepare } from '../../project/commands/segments';
 import type { Vec3 } from '../../core/math/vec3';
 import { mergeZones, type StiffZone } from '../../core/segment/stiff-zones';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
-import { useEdit, useGesture, useProject, useRun, useSet, useSession } from '../state/app-context';
+import { useEdit, useGesture, useSet, useSegment } from '../state/app-context';
 import { CleanFields } from './CleanFields';
 import { FinishFields } from './FinishFields';
 import { PreparePreview } from './PreparePreview';
@@ -34,9 +33,7 @@ export function PrepareDialog() {
   const set = useSet();
   const edit = useEdit();
   const gesture = useGesture();
-  const run = useRun();
-  const course = useSession((s) => s.course);
-  const segment = useProject((s) => segmentOf(s.project, run, course));
+  const segment = useSegment();
   const [tab, setTab] = useState<keyof typeof TABS>('turn');
   const painted = useRef<StiffZone>(undefined);
   const [isPicking, setPicking] = useState(false);

@@ -1,6 +1,5 @@
 'use client';
 
-import { segmentOf } from '../../project/schema';
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { CrossSection, SectionCorner } from '../../core/segment/cross-section';
@@ -10,7 +9,7 @@ import { maker } from '../../core/segment/registry';
 import { setMaker } from '../../project/commands/segments';
 import { problemWords } from '../../engine/problem-words';
 import { SwitchField } from '../fields/SwitchField';
-import { useEdit, useProject, useRun, useSet, useSession } from '../state/app-context';
+import { useEdit, useSet, useSegment } from '../state/app-context';
 import { CornerFields } from './CornerFields';
 import { SectionDrawing } from './SectionDrawing';
 import { StripList } from './StripList';
@@ -19,9 +18,7 @@ import { StripList } from './StripList';
 export function SectionDialog() {
   const set = useSet();
   const edit = useEdit();
-  const run = useRun();
-  const course = useSession((s) => s.course);
-  const segment = useProject((s) => segmentOf(s.project, run, course));
+  const segment = useSegment();
   const [corner, setCorner] = useState<number>();
   const spec = segment?.source.from === 'maker' ? segment.source.spec : undefined;
   if (!segment || (spec?.kind !== 'crossSection' && spec?.kind !== 'turnedProfile')) return null;

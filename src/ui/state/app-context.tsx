@@ -4,7 +4,7 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
 import { startSaver } from '../../engine/saver';
-import type { Run } from '../../project/schema';
+import { courseOf, segmentsOf, type Course, type Run, type Segment } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
@@ -93,6 +93,21 @@ export function useRun(): Run | undefined {
 
 export function useRunResult(id: string | undefined): RunResult | undefined {
   return useResults((s) => (id === undefined ? undefined : s.results.get(id)));
+}
+
+/** The course of the selected run that is shown. */
+export function useCourse(): Course | undefined {
+  const run = useRun();
+  const course = useSession((s) => s.course);
+  return run && courseOf(run, course);
+}
+
+/** The segment that is shown: one of the course's, its first where none is chosen. */
+export function useSegment(): Segment | undefined {
+  const course = useCourse();
+  const chosen = useSession((s) => s.segment);
+  const id = course && (segmentsOf(course).find((own) => own === chosen) ?? course.segment);
+  return useProject((s) => s.project.segments.find((segment) => segment.id === id));
 }
 
 /** The selected run as the course of it that is shown. */

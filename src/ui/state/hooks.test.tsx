@@ -57,7 +57,7 @@ describe('useNewRun', () => {
     const [first] = services.project().runs.slice(-1);
     expect(first).toMatchObject({ name: 'Plank', courses: [{ laying: { rule: { gap: 0 } } }] });
     expect(services.session.getState()).toMatchObject({ run: first.id, tool: 'pen', step: 'path' });
-    act(() => current.addMade('plank', first.path));
+    act(() => current.addMade('plank', { path: first.path }));
     const [second] = services.project().runs.slice(-1);
     expect(second).toMatchObject({ name: 'Plank 2', path: first.path });
     expect(services.session.getState()).toMatchObject({ tool: 'shape', step: 'segment' });

@@ -45,6 +45,8 @@ export interface SessionState {
   readonly run: string | undefined;
   /** The course of it that is shown; absent = its first. None when another run is chosen. */
   readonly course: string | undefined;
+  /** The segment of that course that is shown; absent = the first of its body. */
+  readonly segment: string | undefined;
   /** Runs chosen beside `run`; none when another one is chosen. */
   readonly moreRuns: readonly string[];
   readonly point: number | undefined;
@@ -101,6 +103,7 @@ export const createSessionStore = (): SessionStore =>
     projectId: undefined,
     run: undefined,
     course: undefined,
+    segment: undefined,
     moreRuns: [],
     point: undefined,
     more: [],
@@ -137,7 +140,8 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
-        ...('run' in change && !('course' in change) && { course: undefined }),
+        ...('run' in change && !('course' in change) && { course: undefined, segment: undefined }),
+        ...('course' in change && !('segment' in change) && { segment: undefined }),
       }),
     frame: (what) =>
       set(({ framing, guide }) => ({

@@ -1,38 +1,70 @@
 import { maker, pitchGap, type MakerName } from '../../core/segment/registry';
+import { addCourse } from '../../project/commands/courses';
 import { addPath } from '../../project/commands/paths';
 import { addRun, freeName } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
-import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse, MADE_PREPARE, makerDefaults } from '../../project/defaults';
+import { COURSE_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../../project/defaults';
 import { newId } from '../../project/new-id';
 import type { Segment } from '../../project/schema';
+import { sets } from '../../project/sets';
+import type { RunSet, SetParts } from '../../project/sets/run-set';
 import { useApp } from './app-context';
 
-/** Adds a run to the project: of a segment, on a path of its own to be drawn with the pen, or along an existing one. */
+/** Where a new course lies: on a path of its own to be drawn with the pen, along one that is there, or in a run. */
+export interface NewPlace {
+  readonly path?: string | undefined;
+  readonly run?: string | undefined;
+}
+
+const OWN_PATH: NewPlace = {};
+
+/** Adds runs to the project. */
 export function useNewRun() {
   const { document, session } = useApp();
-  const addRunOf = (segment: Segment, alongPath?: string, gap = 0) => {
-    const [run, ownPath] = [newId(), newId()];
+  const addParts = (name: string, parts: SetParts, { path, run }: NewPlace) => {
+    const [newRun, ownPath, courseIds] = [newId(), newId(), parts.courses.map(() => newId())];
+    const { curve = { kind: 'smooth', closed: false, points: [] } } = parts;
     document.getState().edit((project) => {
-      const name = freeName(project, segment.name);
-      const withSegment = addSegment(project, segment);
-      const path = { id: ownPath, name: `${name} path`, curve: { kind: 'smooth' as const, closed: false, points: [] } };
-      const withPath = alongPath ? withSegment : addPath(withSegment, path);
+      const withSegments = parts.segments.reduce(addSegment, project);
+      if (run !== undefined) {
+        return parts.courses.reduce(
+          (all, course, i) => addCourse(all, run, { ...course, id: courseIds[i] }),
+          withSegments,
+        );
+      }
+      const free = freeName(project, name);
+      const withPath = path ? withSegments : addPath(withSegments, { id: ownPath, name: `${free} path`, curve });
+      const shape = { ...JOB_DEFAULTS.shape, ...(parts.frames && { frames: parts.frames }) };
+      const { courses } = parts;
       return addRun(withPath, {
-        id: run,
-        name,
+        id: newRun,
+        name: free,
         visible: true,
-        path: alongPath ?? ownPath,
+        path: path ?? ownPath,
         ...JOB_DEFAULTS,
-        courses: [newCourse(segment.id, { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })],
+        shape,
+        courses,
       });
     });
+    if (run !== undefined) return session.getState().set({ run, course: courseIds[0], step: 'laying' });
+    const isDrawn = path !== undefined || curve.points.length > 0;
     session
       .getState()
-      .set({ run, point: undefined, step: alongPath ? 'segment' : 'path', tool: alongPath ? 'shape' : 'pen' });
+      .set({ run: newRun, point: undefined, step: isDrawn ? 'segment' : 'path', tool: isDrawn ? 'shape' : 'pen' });
+    if (path === undefined && isDrawn) session.getState().frame('run');
   };
+  const addRunOf = (segment: Segment, place: NewPlace = OWN_PATH, gap = 0) =>
+    addParts(
+      segment.name,
+      {
+        segments: [segment],
+        courses: [newCourse(segment.id, { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })],
+      },
+      place,
+    );
   return {
     addRunOf,
-    addMade: (kind: MakerName, alongPath?: string) =>
+    addMade: (kind: MakerName, place?: NewPlace) =>
       addRunOf(
         {
           id: newId(),
@@ -41,8 +73,17 @@ export function useNewRun() {
           prepare: MADE_PREPARE,
           finishes: [],
         },
-        alongPath,
+        place,
         pitchGap(makerDefaults(kind)),
       ),
+    addSet: (kind: keyof typeof sets, place: NewPlace = OWN_PATH) => {
+      const set: RunSet = sets[kind];
+      const stem = newId();
+      addParts(
+        set.label.split(' with ')[0],
+        set.parts((name) => `${stem}-${name}`),
+        place,
+      );
+    },
   };
 }

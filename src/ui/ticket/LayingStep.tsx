@@ -3,16 +3,18 @@
 import { Box } from '@mui/material';
 import { useRef } from 'react';
 import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
-import { LAYING_RULES, layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
-import type { LayoutSummary } from '../../core/layout/summary';
-import type { Course } from '../../project/schema';
+import { layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
 import { setCourse, setLaying, setRule, setStep } from '../../project/commands/runs';
 import { ChoiceField } from '../fields/ChoiceField';
+import { Fold } from '../fields/Fold';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
-import { OptionCard } from '../fields/OptionCard';
-import { metres, percentText, signed, times, whole } from '../format';
 import { useEdit } from '../state/app-context';
+import { layingSummaries } from './laying-summaries';
+import { PatternFields } from './PatternFields';
+import { PlacesFields } from './PlacesFields';
+import { PositionFields } from './PositionFields';
+import { RuleCards } from './RuleCards';
 import type { StepProps } from './step-props';
 import { VariationFields } from './VariationFields';
 
@@ -21,8 +23,9 @@ export function LayingStep({ run, course, result }: StepProps) {
   const edit = useEdit();
   const at = { run: run.id, course: course.id };
   const { rule, variation } = course.laying;
-  const own = layingRule(rule);
   const length = result?.path.length ?? 0;
+  const fit = fitOf(course.fit);
+  const told = layingSummaries(course);
   // A rule that was left keeps its options for as long as the step is open.
   const left = useRef(new Map<LayingRuleName, RuleSpec>());
   const choose = (kind: LayingRuleName) => {
@@ -32,23 +35,24 @@ export function LayingStep({ run, course, result }: StepProps) {
   };
   return (
     <>
-      <Box role="radiogroup" aria-label="Laying rule" sx={{ display: 'grid', gap: 1.5 }}>
-        {LAYING_RULES.map(({ kind, label, hint, tells }) => {
-          const choice = result?.choices.rules[kind];
-          return (
-            <OptionCard
-              key={kind}
-              label={label}
-              hint={hint}
-              {...(choice && { consequence: consequence(tells, choice) })}
-              isChosen={rule.kind === kind}
-              onChoose={() => choose(kind)}
-            />
-          );
-        })}
-      </Box>
+      <RuleCards chosen={rule.kind} outcomes={result?.choices.rules} onChoose={choose} />
       <Box>
-        <KindFields kind={own} values={rule} onChange={(next) => edit((project) => setRule(project, at, next))} />
+        <KindFields
+          kind={layingRule(rule)}
+          values={rule}
+          onChange={(next) => edit((project) => setRule(project, at, next))}
+        />
+        <ChoiceField
+          label="Pieces are"
+          value={course.fit.kind}
+          choices={FITS.map(({ kind, label }) => ({ value: kind, label }))}
+          onChange={(kind: FitName) => edit((project) => setCourse(project, at, { fit: fitOf({ kind }).defaults }))}
+        />
+        <KindFields
+          kind={fit}
+          values={course.fit}
+          onChange={(next) => edit((project) => setCourse(project, at, { fit: next }))}
+        />
         <NumberField
           label="From station"
           quantity="length"
@@ -69,47 +73,24 @@ export function LayingStep({ run, course, result }: StepProps) {
             edit((project) => setStep(project, run.id, 'reach', { to: to < length - 1e-6 ? to : null }))
           }
         />
-        <FitFields course={course} onChange={(fit) => edit((project) => setCourse(project, at, { fit }))} />
-        {rule.kind !== 'onePiece' && (
+      </Box>
+      <Box>
+        <Fold title="Ends and joints" summary={told.places}>
+          <PlacesFields at={at} course={course} />
+        </Fold>
+        <Fold title="Pattern" summary={told.pattern}>
+          <PatternFields at={at} course={course} />
+        </Fold>
+        <Fold title="Position" summary={told.position}>
+          <PositionFields at={at} course={course} />
+        </Fold>
+        <Fold title="Variation" summary={told.variation}>
           <VariationFields
             variation={variation}
             onChange={(next) => edit((project) => setLaying(project, at, { variation: next }))}
           />
-        )}
+        </Fold>
       </Box>
     </>
   );
-}
-
-/** How pieces sit on the path. */
-function FitFields({ course: { fit }, onChange }: { course: Course; onChange: (fit: Course['fit']) => void }) {
-  const own = fitOf(fit);
-  return (
-    <>
-      <ChoiceField
-        label="Pieces are"
-        value={fit.kind}
-        choices={FITS.map(({ kind, label }) => ({ value: kind, label }))}
-        onChange={(kind: FitName) => onChange(fitOf({ kind }).defaults)}
-      />
-      <KindFields kind={own} values={fit} onChange={onChange} />
-    </>
-  );
-}
-
-/** Metres between pieces: one number, or from the least to the greatest. */
-const gapText = ({ least, greatest }: LayoutSummary['gap']): string =>
-  greatest - least < 5e-4 ? metres(greatest) : `${metres(least)} to ${metres(greatest)}`;
-
-/** What a rule would come to: pieces, and what they do with the reach. */
-export function consequence(
-  tells: 'stretch' | 'gap' | 'count',
-  { count, stretch, gap, remainder }: LayoutSummary,
-): string {
-  const percent = (stretch.greatest - 1) * 100;
-  const evened = signed(percentText(percent), percent);
-  if (count === 1) return stretch.greatest >= 2 ? times(stretch.greatest) : evened;
-  if (remainder !== 0) return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
-  if (tells === 'stretch' || Math.abs(percent) >= 0.005) return `${whole(count)} · ${evened}`;
-  return tells === 'gap' || gap.greatest > 0 ? `${whole(count)} · ${gapText(gap)}` : whole(count);
 }

@@ -4,10 +4,11 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
-import { memo, useState } from 'react';
+import { Fragment, memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { moveRun } from '../../project/commands/runs';
 import { useEdit, useProject, useRun, useSession } from '../state/app-context';
+import { CourseList } from './CourseList';
 import { NewRunMenu } from './NewRunMenu';
 import { RunRow } from './RunRow';
 import { useRunActions } from './use-run-actions';
@@ -51,15 +52,17 @@ export const RunList = memo(function RunList() {
         >
           <SortableContext items={runs.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
             {runs.map((run) => (
-              <RunRow
-                key={run.id}
-                run={run}
-                isSelected={run.id === selected?.id}
-                isMore={more.includes(run.id)}
-                isRenamed={renamed === run.id}
-                onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
-                actions={actions}
-              />
+              <Fragment key={run.id}>
+                <RunRow
+                  run={run}
+                  isSelected={run.id === selected?.id}
+                  isMore={more.includes(run.id)}
+                  isRenamed={renamed === run.id}
+                  onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
+                  actions={actions}
+                />
+                {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
+              </Fragment>
             ))}
           </SortableContext>
         </DndContext>

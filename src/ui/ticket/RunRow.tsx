@@ -11,8 +11,8 @@ import type { Run } from '../../project/schema';
 import { metres } from '../format';
 import { useApp, useRunResult } from '../state/app-context';
 import { RunMenu } from './RunMenu';
-import { RunName } from './RunName';
-import { RunSwatch } from './RunSwatch';
+import { NameField } from './NameField';
+import { Swatch } from './Swatch';
 import type { RunActions } from './use-run-actions';
 
 export interface RunRowProps {
@@ -71,8 +71,15 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
           fontWeight: isSelected ? 650 : 400,
         }}
       >
-        <RunSwatch result={result} />
-        <RunName run={run} isRenamed={isRenamed} onRename={onRename} onName={(name) => actions.rename(run.id, name)} />
+        <Swatch colour={result?.courses[0].surface.materials[0]?.colour} />
+        <NameField
+          name={run.name}
+          label="Name of the run"
+          isFaint={!run.visible}
+          isRenamed={isRenamed}
+          onRename={onRename}
+          onName={(name) => actions.rename(run.id, name)}
+        />
         <Box
           component="span"
           className="length"

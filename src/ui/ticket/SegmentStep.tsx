@@ -7,12 +7,14 @@ import { layingRule } from '../../core/layout/registry';
 import { setCourse } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
 import { MADE_PREPARE } from '../../project/defaults';
-import { laysSegment, type Course, type Segment } from '../../project/schema';
+import { mapSegments, type Course, type Segment } from '../../project/schema';
+import { withoutUnused } from '../../project/commands/courses';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
 import { metres, plural, whole } from '../format';
 import { useEdit, useNotify, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment } from '../state/brought-segment';
+import { CourseSegments } from './CourseSegments';
 import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
@@ -26,8 +28,8 @@ export function SegmentStep({ run, course, segment, result }: StepProps) {
     edit((project) => {
       const named = renameAlong(project, segment.id, segment.name, next.name);
       const at = { run: run.id, course: course.id };
-      const added = setCourse(addSegment(named, next), at, { segment: next.id });
-      return { ...added, segments: added.segments.filter(({ id }) => added.runs.some((r) => laysSegment(r, id))) };
+      const other = mapSegments(course, (id) => (id === segment.id ? next.id : id));
+      return withoutUnused(setCourse(addSegment(named, next), at, other));
     });
   const kinds = MAKERS.map(({ kind, label }) => ({ value: kind, label }));
   const asset = { value: 'asset' as const, label: source.from === 'asset' ? source.fileName : 'A mesh' };
@@ -45,6 +47,7 @@ export function SegmentStep({ run, course, segment, result }: StepProps) {
   };
   return (
     <>
+      <CourseSegments course={course} segment={segment} />
       <ChoiceField
         label="Segment"
         value={source.from === 'maker' ? source.spec.kind : 'asset'}

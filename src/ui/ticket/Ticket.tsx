@@ -1,8 +1,16 @@
 'use client';
 
-import { courseOf, segmentOf } from '../../project/schema';
 import { Box } from '@mui/material';
-import { useCourseView, useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
+import {
+  useCourse,
+  useCourseView,
+  useSegment,
+  useProject,
+  useResults,
+  useRun,
+  useSession,
+  useSet,
+} from '../state/app-context';
 import { STEPS, type StepName } from '../state/steps';
 import { GuideList } from '../guides/GuideList';
 import { BendingStep } from './BendingStep';
@@ -27,9 +35,8 @@ const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, ben
 /** The left column: the runs, and the selected run's job step by step. */
 export function Ticket() {
   const run = useRun();
-  const shown = useSession((s) => s.course);
-  const course = run && courseOf(run, shown);
-  const segment = useProject((s) => segmentOf(s.project, run, shown));
+  const course = useCourse();
+  const segment = useSegment();
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run?.path));
   const result = useCourseView();
   const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];

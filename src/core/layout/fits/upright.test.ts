@@ -72,7 +72,7 @@ describe('level', () => {
 
 describe('plumb', () => {
   it('keeps uprights plumb and lets what runs along follow the slope', () => {
-    const own = bentRun(plank, slope, laid({ kind: 'plumb' }));
+    const own = bentRun(plank, slope, laid({ kind: 'plumb', beyond: 'onward' }));
     eachVertex(own, (piece, from, to, normal) => {
       expect(to[2]).toBeCloseTo(from[2], 6);
       const x = (piece + from[0] / 0.25) * 0.25;
@@ -85,7 +85,7 @@ describe('plumb', () => {
   });
 
   it('measures as seen from above: 32 planks of 0.25 m on 8 m, not on 10', () => {
-    const { layout } = bentRun(plank, slope, jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'plumb' } }));
+    const { layout } = bentRun(plank, slope, jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'plumb', beyond: 'onward' } }));
     expect(layout.placements).toHaveLength(32);
     expect(layout.placements[0].stretch).toBeCloseTo(1, 9);
     expect(layout.placements[0].length).toBeCloseTo(10 / 32, 9);
@@ -97,7 +97,7 @@ describe('plumb', () => {
     });
     for (const rise of [0, 1]) {
       const path = pathOf('straight', [[0, 0, 0], [4, rise, 0], [4, 2 * rise, 4]]); // prettier-ignore
-      const fit = kind === 'plumb' ? { kind } : { kind, at: 'start' as const };
+      const fit = kind === 'plumb' ? { kind, beyond: 'onward' as const } : { kind, at: 'start' as const };
       const { mesh } = bentRun(rail, tableOf(compiled(path), 'upright'), jobOf({ laying: { kind: 'onePiece' }, fit }));
       const solid = await manifoldOf(mesh);
       // A section whose middle is on a level path sweeps its area times the length (Pappus).
@@ -170,7 +170,7 @@ describe('level band', () => {
 });
 
 describe('a path that climbs straight up', () => {
-  const upright = [{ kind: 'plumb' }, { kind: 'level', at: 'start' }, { kind: 'stiff', stands: 'plumb' }] as const;
+  const upright = [{ kind: 'plumb', beyond: 'onward' }, { kind: 'level', at: 'start' }, { kind: 'stiff', stands: 'plumb' }] as const;
 
   it('has no room for what stands upright, and says so', () => {
     const pole = tableOf(compiled(pathOf('straight', [[0, 0, 0], [0, 5, 0]])), 'upright'); // prettier-ignore

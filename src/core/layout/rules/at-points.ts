@@ -10,7 +10,8 @@ export const atPoints = defineLayingRule({
   schema: z.strictObject({
     kind: z.literal('atPoints'),
     lies: liesSchema,
-    which: z.enum(['all', 'between']),
+    /** Points of the path, those between its ends, or the ends of the reach whether there are points or not. */
+    which: z.enum(['all', 'between', 'ends']),
   }),
   defaults: { kind: 'atPoints', lies: 'middle', which: 'all' },
   fields: [
@@ -21,15 +22,18 @@ export const atPoints = defineLayingRule({
       choices: [
         { value: 'all', label: 'all of them' },
         { value: 'between', label: 'all but the ends' },
+        { value: 'ends', label: 'both ends of the reach' },
       ],
     },
     liesField,
   ],
+  group: 'places',
   tells: 'count',
   mayLeaveBare: true,
   isPlaced: true,
   lay({ points, lengths, reach }, { lies, which }) {
     const isEnd = (place: number) => place <= reach * 1e-9 || place >= reach * (1 - 1e-9);
-    return standing(which === 'all' ? points : points.filter((place) => !isEnd(place)), lengths, lies);
+    const between = points.filter((place) => !isEnd(place));
+    return standing({ all: points, between, ends: [0, reach] }[which], lengths, lies);
   },
 });

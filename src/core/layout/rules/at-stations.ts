@@ -16,6 +16,7 @@ export const atStations = defineLayingRule({
   }),
   defaults: { kind: 'atStations', stations: [1], lies: 'middle' },
   fields: [{ input: 'list', key: 'stations', label: 'Stations', unit: 'm' }, liesField],
+  group: 'places',
   tells: 'count',
   mayLeaveBare: true,
   isPlaced: true,

@@ -31,6 +31,7 @@ export const byCount = defineLayingRule({
     },
     { ...gapField, appliesTo: ({ over }) => over !== 'gaps' },
   ],
+  group: 'number',
   tells: 'count',
   isCounted: true,
   lay({ reach, lengths, round }, { count, over, gap }) {

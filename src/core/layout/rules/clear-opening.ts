@@ -29,6 +29,7 @@ export const clearOpening = defineLayingRule({
       ],
     },
   ],
+  group: 'number',
   tells: 'gap',
   mayLeaveBare: true,
   lay({ reach, lengths, round }, { opening, ends }) {

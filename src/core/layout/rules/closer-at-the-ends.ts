@@ -22,6 +22,7 @@ export const closerAtTheEnds = defineLayingRule({
     { ...gapField, label: 'Gap in the middle' },
     { input: 'number', key: 'ends', label: 'Spacing at the ends', unit: 'share', step: 0.05, least: 0.05, most: 1 },
   ],
+  group: 'number',
   tells: 'gap',
   lay({ reach, lengths, round }, { gap, ends }): Laid {
     const natural = lengths.sum(MEAN_OF) / MEAN_OF;

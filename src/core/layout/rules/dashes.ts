@@ -32,6 +32,7 @@ export const dashes = defineLayingRule({
       ],
     },
   ],
+  group: 'number',
   tells: 'count',
   mayLeaveBare: true,
   lay({ reach }, { on, off, first }) {

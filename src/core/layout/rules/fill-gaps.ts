@@ -11,6 +11,7 @@ export const fillGaps = defineLayingRule({
   schema: z.strictObject({ kind: z.literal('fillGaps'), gap: gapSchema }),
   defaults: { kind: 'fillGaps', gap: 0 },
   fields: [gapField],
+  group: 'fill',
   tells: 'gap',
   lay(input, { gap: asked }) {
     const { reach, lengths, round } = input;

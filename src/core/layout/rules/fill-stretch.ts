@@ -10,6 +10,7 @@ export const fillStretch = defineLayingRule({
   schema: z.strictObject({ kind: z.literal('fillStretch'), gap: gapSchema }),
   defaults: { kind: 'fillStretch', gap: 0 },
   fields: [gapField],
+  group: 'fill',
   tells: 'stretch',
   lay(input, { gap }) {
     const { reach, lengths, round } = input;

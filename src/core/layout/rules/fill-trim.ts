@@ -11,6 +11,7 @@ export const fillTrim = defineLayingRule({
   schema: z.strictObject({ kind: z.literal('fillTrim'), gap: gapSchema }),
   defaults: { kind: 'fillTrim', gap: 0 },
   fields: [gapField],
+  group: 'fill',
   tells: 'count',
   lay(input, { gap }) {
     const { reach } = input;

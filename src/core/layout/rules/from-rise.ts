@@ -34,6 +34,7 @@ export const fromRise = defineLayingRule({
     },
     gapField,
   ],
+  group: 'number',
   tells: 'count',
   mayLeaveBare: true,
   refuse({ rise, reach }) {

@@ -21,6 +21,7 @@ export const onePiece = defineLayingRule({
       ],
     },
   ],
+  group: 'fill',
   tells: 'stretch',
   mayLeaveBare: true,
   lay({ reach, lengths }, { lies }) {

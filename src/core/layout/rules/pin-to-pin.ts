@@ -29,6 +29,7 @@ export const pinToPin = defineLayingRule({
     },
     { input: 'switch', key: 'pairs', label: 'Even number of links' },
   ],
+  group: 'places',
   tells: 'gap',
   mayLeaveBare: true,
   refuse({ chords, lengths }, { gap }) {
@@ -36,21 +37,19 @@ export const pinToPin = defineLayingRule({
     if (walked.stuckAt === undefined) return undefined;
     return { code: 'laying.link-too-long', path: [], facts: { pitch: lengths.of(0) + gap, station: walked.stuckAt } };
   },
-  lay({ chords, lengths, round }, { gap, slack, pairs }) {
+  lay({ chords, lengths, round, placeOf }, { gap, slack, pairs }) {
     const pitch = lengths.of(0) + gap;
     const isShared = round && slack === 'shared';
-    const walked = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
+    const { stations, pins, pitch: used } = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
     const step = pairs && !isShared ? 2 : 1;
-    const count = Math.max(1, Math.floor((walked.stations.length - 1) / step) * step);
-    const { stations } = walked;
+    const count = Math.floor((stations.length - 1) / step) * step;
+    const places = Float64Array.from(stations, placeOf);
     return {
       count,
-      at: (piece) => ({
-        start: stations[piece],
-        length: (stations[piece + 1] ?? stations[piece] + pitch) - stations[piece],
-      }),
+      // Links keep their length: what a loop needs more or less is play of the pins.
+      at: (piece) => ({ start: places[piece], length: places[piece + 1] - places[piece], stretch: used / pitch }),
       gapAfter: 0,
-      pins: walked.pins.subarray(0, (count + 1) * 3),
+      pins: pins.subarray(0, (count + 1) * 3),
     };
   },
 });

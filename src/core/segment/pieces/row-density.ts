@@ -130,3 +130,7 @@ export function equalRows(density: Rows, from: number, to: number, count: number
   }
   return found;
 }
+
+/** The density with more stations at which there has to be a row, metres. */
+export const withCorners = (density: RowDensity, stations: readonly number[]): RowDensity =>
+  stations.length === 0 ? density : { ...density, corners: Float64Array.from([...density.corners, ...stations]).sort() };

@@ -2,17 +2,19 @@
 
 import { Box, InputBase } from '@mui/material';
 import { useState } from 'react';
-import type { Run } from '../../project/schema';
 
-export interface RunNameProps {
-  readonly run: Run;
+export interface NameFieldProps {
+  readonly name: string;
+  /** What it is the name of, for assistive tools. */
+  readonly label: string;
+  readonly isFaint: boolean;
   readonly isRenamed: boolean;
   readonly onRename: (isRenamed: boolean) => void;
   readonly onName: (name: string) => void;
 }
 
-/** A run's name; a field while it is renamed. */
-export function RunName({ run, isRenamed, onRename, onName }: RunNameProps) {
+/** A name; a field while it is changed. */
+export function NameField({ name, label, isFaint, isRenamed, onRename, onName }: NameFieldProps) {
   const [text, setText] = useState<string>();
   const finish = (isKept: boolean) => {
     if (isKept && text !== undefined) onName(text);
@@ -23,8 +25,8 @@ export function RunName({ run, isRenamed, onRename, onName }: RunNameProps) {
     return (
       <InputBase
         autoFocus
-        value={text ?? run.name}
-        inputProps={{ 'aria-label': 'Name of the run', maxLength: 200 }}
+        value={text ?? name}
+        inputProps={{ 'aria-label': label, maxLength: 200 }}
         onFocus={(event) => event.target.select()}
         onChange={(event) => setText(event.target.value)}
         onBlur={() => finish(true)}
@@ -50,10 +52,10 @@ export function RunName({ run, isRenamed, onRename, onName }: RunNameProps) {
         overflow: 'hidden',
         textOverflow: 'ellipsis',
         whiteSpace: 'nowrap',
-        opacity: run.visible ? 1 : 0.55,
+        opacity: isFaint ? 0.55 : 1,
       }}
     >
-      {run.name}
+      {name}
     </Box>
   );
 }

@@ -1,0 +1,63 @@
+'use client';
+
+import { setCourse, type CourseAt } from '../../project/commands/runs';
+import type { Course } from '../../project/schema';
+import { ChoiceField } from '../fields/ChoiceField';
+import { NumberField } from '../fields/NumberField';
+import { SwitchField } from '../fields/SwitchField';
+import { useEdit } from '../state/app-context';
+
+const SIDES = [
+  { value: 'own', label: 'as it is' },
+  { value: 'left', label: 'its left side' },
+  { value: 'middle', label: 'its middle' },
+  { value: 'right', label: 'its right side' },
+] as const;
+const HEIGHTS = [
+  { value: 'own', label: 'as it is' },
+  { value: 'bottom', label: 'its lower side' },
+  { value: 'middle', label: 'its middle' },
+  { value: 'top', label: 'its upper side' },
+] as const;
+
+/** How a course lies to its path: what of it lies there, and how far beside and above. */
+export function PositionFields({ at, course }: { at: CourseAt; course: Course }) {
+  const edit = useEdit();
+  const change = (next: Partial<Course>) => edit((project) => setCourse(project, at, next));
+  const { align } = course;
+  return (
+    <>
+      <ChoiceField
+        label="On the path, sideways"
+        value={align.side}
+        choices={SIDES}
+        onChange={(side) => change({ align: { ...align, side } })}
+      />
+      <ChoiceField
+        label="On the path, in height"
+        value={align.height}
+        choices={HEIGHTS}
+        onChange={(height) => change({ align: { ...align, height } })}
+      />
+      <NumberField
+        label="To the right (S)"
+        quantity="length"
+        step={0.05}
+        value={course.side}
+        min={-1e4}
+        max={1e4}
+        onChange={(side) => change({ side })}
+      />
+      <NumberField
+        label="Above (U)"
+        quantity="length"
+        step={0.05}
+        value={course.height}
+        min={-1e4}
+        max={1e4}
+        onChange={(height) => change({ height })}
+      />
+      <SwitchField label="Mirrored" value={course.mirrored} onChange={(mirrored) => change({ mirrored })} />
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+import { copyCourse, courseName, deleteCourse, moveCourse } from '../../project/commands/courses';
+import { setCourse } from '../../project/commands/runs';
+import { newId } from '../../project/new-id';
+import { courseOf, type Project } from '../../project/schema';
+import { useApp } from '../state/app-context';
+
+/** What can be done to the courses of a run. */
+export function useCourseActions(run: string) {
+  const { document, session } = useApp();
+  const edit = (change: (project: Project) => Project) => document.getState().edit(change);
+  const change = (course: string, next: Parameters<typeof setCourse>[2]) =>
+    edit((project) => setCourse(project, { run, course }, next));
+  return {
+    choose: (course: string) => session.getState().set({ run, course, station: undefined }),
+    rename: (course: string, name: string) => {
+      if (name.trim() !== '') change(course, { name: name.trim().slice(0, 200) });
+    },
+    show: (course: string, visible: boolean) => change(course, { visible }),
+    lock: (course: string, locked: boolean) => change(course, { locked }),
+    duplicate: (course: string, to = run) => {
+      const id = newId();
+      edit((project) => copyCourse(project, run, course, id, to));
+      session.getState().set({ run: to, course: id });
+    },
+    mirror: (course: string) => {
+      const id = newId();
+      edit((project) => {
+        const copied = copyCourse(project, run, course, id);
+        const own = courseOf(
+          copied.runs.find((r) => r.id === run)!,
+          id,
+        );
+        const name = `${courseName(copied, own).slice(0, 180)}, other side`;
+        return setCourse(copied, { run, course: id }, { name, side: 0 - own.side, mirrored: !own.mirrored });
+      });
+      session.getState().set({ run, course: id });
+    },
+    move: (course: string, to: string) => edit((project) => moveCourse(project, run, course, to)),
+    remove: (course: string) => edit((project) => deleteCourse(project, run, course)),
+  };
+}
+
+export type CourseActions = ReturnType<typeof useCourseActions>;
