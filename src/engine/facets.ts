@@ -2,7 +2,7 @@ import { bendRun, buildTopology, type Topology } from '../core/bending/build-run
 import type { Finding } from '../core/findings/registry';
 import { fitOf } from '../core/layout/fit-registry';
 import { laidPathOf } from '../core/layout/laid-path';
-import type { Layout } from '../core/layout/lay';
+import type { Layout } from '../core/layout/layout';
 import { layPieces } from '../core/layout/lay-course';
 import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/registry';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';

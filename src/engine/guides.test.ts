@@ -20,7 +20,6 @@ import { manifoldOf } from '../core/testing/manifold';
 import { pathOf } from '../core/testing/curves';
 import { toPolyline } from '../core/testing/distances';
 import { compiled, unwrap } from '../core/testing/runs';
-import { TRACED } from '../project/samples/landing-paths';
 import { saltgrassLanding } from '../project/samples/saltgrass-landing';
 import { Deriver } from './derive';
 import { sourceOf, type RunSource } from './run-source';
@@ -341,15 +340,23 @@ describe('what there is to catch on and to trace', () => {
   });
 });
 
-it('the demo’s handrail follows the upper edge of the stair’s string, as tracing its mesh gives it', async () => {
+it('tracing the string of the demo’s stair gives its edges, which wind as the path does', async () => {
   const project = saltgrassLanding();
-  const run = project.runs.find(({ id }) => id === 'stair-string-run')!;
+  const run = project.runs.find(({ id }) => id === 'beacon-stair-run')!;
+  const string = run.courses.find(({ id }) => id === 'string-right')!;
   const derived = await new Deriver(async () => fail('asset.missing', { id: '' })).derive(
-    unwrap(sourceOf(project, run)),
+    unwrap(sourceOf(project, { ...run, courses: [string] })),
   );
   const chains = await edgeChains(meshOf(derived), Math.PI / 6);
-  const off = ({ points }: EdgeChain) => Math.max(...TRACED.map((place) => toPolyline(place, points)));
-  expect(Math.min(...chains.slice(0, 6).map(off))).toBeLessThan(0.005);
+  // Plumb over a helix about x = 20, z = -25: 1.35 m wide, the string's middle 0.455 m beside it, and its edge higher by 0.06 + 0.15 m.
+  const { points } = chains[0];
+  const radii = points.map(([x, , z]) => Math.hypot(x - 20, z + 25));
+  for (const r of radii) expect(Math.abs(r - radii[0])).toBeLessThan(0.01);
+  expect([0.905 - 0.02, 0.905 + 0.02, 1.805 - 0.02, 1.805 + 0.02].some((r) => Math.abs(r - radii[0]) < 0.01)).toBe(
+    true,
+  );
+  const rise = Math.abs(points.at(-1)![1] - points[0][1]);
+  expect(rise).toBeCloseTo(4.2, 1);
 });
 
 describe('a guide that is turned about two axes', () => {

@@ -19,6 +19,8 @@ export interface CurveField {
   readonly min: number;
   readonly max: number;
   readonly step: number;
+  /** Whether a path has a use for it; absent = always. */
+  readonly appliesTo?: (shape: PathShape) => boolean;
 }
 
 /** A number that follows from a path's points and can be set through them. `read` is undefined where there is none. */
@@ -30,8 +32,10 @@ export interface PathFigure extends Omit<CurveField, 'initial'> {
 type PathNumbers = { readonly numbers?: PathShape['numbers'] };
 
 /** What a path says for a field, within its bounds. */
-export const fieldValue = ({ numbers }: PathNumbers, { key, initial, min, max }: CurveField): number =>
-  Math.min(Math.max(numbers?.[key] ?? initial, min), max);
+export const fieldValue = (
+  { numbers }: PathNumbers,
+  { key, initial, min, max }: Pick<CurveField, 'key' | 'initial' | 'min' | 'max'>,
+): number => Math.min(Math.max(numbers?.[key] ?? initial, min), max);
 
 /** The points of a path after one was put in, and the number that it has. */
 export interface InsertedPoint {

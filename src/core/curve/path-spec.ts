@@ -32,6 +32,8 @@ export const pathPointSchema = z.strictObject({
   weight: z.number().min(1e-3).max(1e3).optional(),
   /** The wheel of a belt here presses from outside. */
   outside: z.literal(true).optional(),
+  /** The wheel of a belt here has so many teeth, and the radius of their pitch circle. */
+  teeth: z.number().int().min(3).max(1000).optional(),
   /** Roll of the run here, radians, and its thickness as a factor; blended from point to point along the path. */
   roll: z.number().min(-1e4).max(1e4).optional(),
   gauge: z.number().min(1e-3).max(1e3).optional(),
@@ -51,6 +53,7 @@ export interface PathPoint {
   readonly straight?: true | undefined;
   readonly weight?: number | undefined;
   readonly outside?: true | undefined;
+  readonly teeth?: number | undefined;
   readonly roll?: number | undefined;
   readonly gauge?: number | undefined;
 }

@@ -3,7 +3,7 @@ import type { CourseJob } from '../layout/course-spec';
 import type { CurveSpec } from '../curve/registry';
 import type { FrameRuleName } from '../frames/registry';
 import type { CheckedGuide } from '../guides/clearance';
-import type { Layout } from '../layout/lay';
+import type { Layout } from '../layout/layout';
 import type { LayoutSummary } from '../layout/summary';
 import type { Shape } from '../shape/shape';
 import type { LayingRuleName } from '../layout/registry';

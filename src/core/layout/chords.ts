@@ -1,4 +1,4 @@
-import { fillParams, stationOf } from '../curve/arc-table';
+import { fillParams, stationOf, type ArcTable } from '../curve/arc-table';
 import { frameOn, OFFSET_SIDE, OFFSET_UP } from '../shape/frame-on';
 import { SIDE, UP } from '../frames/frame-table';
 import type { Shape } from '../shape/shape';
@@ -74,7 +74,14 @@ function nextPin(line: Line, t: number, pitch: number, pin: Float64Array, out: F
 
 /** The chords of a shape's line from station `from` to `to`, metres; with its offsets, where the run lies beside its path. */
 export function chordsOf(shape: Shape, from: number, to: number): Chords {
-  const line = lineOf(shape, from, to);
+  const isBeside = shape.lanes.some(({ name }) => name === 'offsetUp' || name === 'offsetSide');
+  return chordsOn(isBeside ? besideLine(shape, from, to) : curveLine(shape.table.arc, from, to), from);
+}
+
+/** The chords of a curve itself, all of it. */
+export const chordsAlong = (arc: ArcTable): Chords => chordsOn(curveLine(arc, 0, arc.length), 0);
+
+function chordsOn(line: Line, from: number): Chords {
   const step = new Float64Array(3);
   /** Parameters of pins: `count` links, or as many as end before `end`. */
   const params = (
@@ -89,7 +96,11 @@ export function chordsOf(shape: Shape, from: number, to: number): Chords {
     for (let t = start; at.length <= Math.min(count, MOST_LINKS);) {
       const next = nextPin(line, t, pitch, pin, step);
       if (!(next > t)) return { at, isStuck: !(t + pitch * line.perMetre(t) > end) };
-      if (next > end + slack) break;
+      if (next > end + slack) {
+        // No link ends before the line does, unless the root that was found lies far beyond a nearer one that is none.
+        const rest = line.stationOf(end) - line.stationOf(t);
+        return { at, isStuck: rest > MOST_ARC * pitch };
+      }
       pin.set(step);
       at.push((t = next));
     }
@@ -154,20 +165,26 @@ export function chordsOf(shape: Shape, from: number, to: number): Chords {
 /** More than there may be. */
 const MOST_LINKS = 200_001;
 
-function lineOf(shape: Shape, from: number, to: number): Line {
-  const { arc, closed, length } = shape.table;
-  const isAllRound = closed && to - from >= length * (1 - 1e-9);
-  if (shape.lanes.some(({ name }) => name === 'offsetUp' || name === 'offsetSide')) {
-    return {
-      from,
-      to,
-      round: isAllRound ? length : 0,
-      place: (out, at, station) => placeBeside(out, at, shape, station),
-      perMetre: () => 1,
-      stationOf: (station) => station,
-      paramOf: (station) => station,
-    };
-  }
+const isWholeLoop = (closed: boolean, length: number, from: number, to: number): boolean =>
+  closed && to - from >= length * (1 - 1e-9);
+
+function besideLine(shape: Shape, from: number, to: number): Line {
+  const { closed, length } = shape.table;
+  return {
+    from,
+    to,
+    round: isWholeLoop(closed, length, from, to) ? length : 0,
+    place: (out, at, station) => placeBeside(out, at, shape, station),
+    perMetre: () => 1,
+    stationOf: (station) => station,
+    paramOf: (station) => station,
+  };
+}
+
+function curveLine(arc: ArcTable, from: number, to: number): Line {
+  const { length } = arc;
+  const { closed } = arc.curve;
+  const isAllRound = isWholeLoop(closed, length, from, to);
   const { curve } = arc;
   const velocity = new Float64Array(3);
   const paramOf = (station: number) => {

@@ -1,23 +1,13 @@
 import { fail, ok, type Result } from '../math/result';
 import type { LaidPath } from './laid-path';
-import type { LayingJob, Layout, Lengths } from './lay';
-import type { RuleInput, Spot } from './laying-rule';
+import type { LayingJob, Layout, Lengths } from './layout';
+import { shownOf, type RuleInput } from './laying-rule';
 import { partCourse, type Leg } from './legs';
 import { MAX_PIECES } from './most-pieces';
 import { patternOf } from './pattern-registry';
 import { lengthsFrom, mixedLengths, sameLengths, type PieceLengths } from './piece-lengths';
-import type { PieceKind } from './placement';
+import type { Spotted } from './placement';
 import { layingRule } from './registry';
-
-/** A piece and where it lies, as the fit measures it. */
-export interface Spotted {
-  readonly kind: PieceKind;
-  readonly body: number;
-  readonly spot: Spot;
-  readonly natural: number;
-  /** Metres to the next one. */
-  readonly gap: number;
-}
 
 /** The body of a course laid, with what stands at its joints. Metres. */
 export interface LaidBody extends Pick<Layout, 'gapAfter' | 'before' | 'pinned'> {
@@ -115,8 +105,6 @@ function inputOf(
     chords: path.chords(from, to),
   };
 }
-
-export const shownOf = ({ length, shown }: Spot): number => shown ?? length;
 
 /** Of the reach: what adding up so many lengths rounds. */
 const ROUNDING = 1e-12;

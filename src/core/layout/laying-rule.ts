@@ -35,6 +35,9 @@ export interface Spot {
   readonly stretch?: number;
 }
 
+/** Metres of it that are there. */
+export const shownOf = ({ length, shown }: Spot): number => shown ?? length;
+
 /** Pieces as a rule lays them, in order; asked for one by one, for a rule may want more than there can be. */
 export interface Laid {
   readonly count: number;

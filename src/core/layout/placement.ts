@@ -1,8 +1,18 @@
 import type { Measure } from '../shape/plan-measure';
-import { shownOf, type Spotted } from './lay-body';
+import { shownOf, type Spot } from './laying-rule';
 import type { LayingSpec } from './laying-spec';
 
 export type PieceKind = 'head' | 'body' | 'tail' | 'corner' | 'post';
+
+/** A piece and where it lies, as the fit measures it. */
+export interface Spotted {
+  readonly kind: PieceKind;
+  readonly body: number;
+  readonly spot: Spot;
+  readonly natural: number;
+  /** Metres to the next one. */
+  readonly gap: number;
+}
 
 /** One laid piece, metres. */
 export interface Placement {

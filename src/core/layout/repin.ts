@@ -1,6 +1,6 @@
 import type { Walk } from './chords';
 import type { LaidPath } from './laid-path';
-import type { Layout } from './lay';
+import type { Layout } from './layout';
 import type { RuleSpec } from './registry';
 
 /** Where links lie pin to pin when all of them have gone so many metres along the path: stations and places of pins. */

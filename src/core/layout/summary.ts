@@ -1,4 +1,4 @@
-import type { Layout } from './lay';
+import type { Layout } from './layout';
 
 /** From the least to the greatest. */
 export interface Range {

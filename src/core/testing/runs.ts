@@ -8,7 +8,7 @@ import { fillFrame } from '../frames/fill-frame';
 import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import type { BendingSpec } from '../layout/bending-spec';
 import type { FitSpec } from '../layout/fit-registry';
-import type { Layout } from '../layout/lay';
+import type { Layout } from '../layout/layout';
 import { layCourse } from '../layout/lay-course';
 import { layingRule, type RuleSpec } from '../layout/registry';
 import { LAYING_DEFAULTS, type LayingSpec } from '../layout/laying-spec';

@@ -41,15 +41,19 @@ export const ANCHOR = smooth(
   [61, -0.3, 18],
 );
 
+/** Metres: pin to pin of the dredger's buckets. */
+export const BUCKET_PITCH = 0.6;
+
 /** Round the dredger's two tumblers, standing on edge, and one idler that holds the ladder's upper side. */
 export const BUCKETS: CurveSpec = {
   kind: 'belt',
   closed: true,
   points: [
-    { position: [58.8, 3.5, 4], radius: 0.7 },
-    { position: [63, -0.2, 4], radius: 0.7 },
+    { position: [58.8, 3.5, 4], teeth: 6 },
+    { position: [63, -0.2, 4], teeth: 6 },
     { position: [61.25, 2.05, 4], radius: 0.4 },
   ],
+  numbers: { pitch: BUCKET_PITCH },
 };
 
 /** From the hut's ceiling down to the reading lamp. */
@@ -91,38 +95,20 @@ export const STAIR: CurveSpec = {
   numbers: { startRadius: 1.35, endRadius: 1.35, turns: 1.25 },
 };
 
-/** Along the outer ends of the treads. */
-export const STRING: CurveSpec = {
-  kind: 'helix',
+/** Over uneven ground along the shore: one stretch climbs a bank. */
+export const FENCE: CurveSpec = {
+  kind: 'straight',
   closed: false,
-  points: through([20, 1.2, -25], [20, 5.4, -25]),
-  numbers: { startRadius: 1.8, endRadius: 1.8, turns: 1.25 },
+  points: through(
+    [-36, 0.4, 31],
+    [-33.6, 0.62, 31.8],
+    [-31.2, 1.02, 32.2],
+    [-28.8, 1.25, 32.1],
+    [-26.4, 1.2, 31.7],
+    [-24, 0.92, 31.2],
+    [-21.6, 0.85, 31],
+  ),
 };
-
-/** The upper edge of the stair's string, traced from its mesh. */
-export const TRACED: readonly Vec3[] = [
-  [21.819, 1.344, -25.043],
-  [21.624, 1.606, -24.18],
-  [21.046, 1.869, -23.511],
-  [20.221, 2.131, -23.194],
-  [19.343, 2.394, -23.303],
-  [18.621, 2.656, -23.813],
-  [18.224, 2.919, -24.603],
-  [18.247, 3.181, -25.487],
-  [18.684, 3.444, -26.256],
-  [19.431, 3.706, -26.728],
-  [20.313, 3.969, -26.792],
-  [21.121, 4.231, -26.433],
-  [21.664, 4.494, -25.736],
-  [21.814, 4.756, -24.864],
-  [21.536, 5.019, -24.025],
-  [20.895, 5.281, -23.416],
-  [20.043, 5.544, -23.181],
-];
-/** Metres: the handrail above the string. */
-const RAIL_HEIGHT = 0.75;
-
-export const HANDRAIL = smooth(...TRACED.map(([x, y, z]): Vec3 => [x, y + RAIL_HEIGHT, z]));
 
 /** Half a ring round the fire pit. */
 export const DRIFTWOOD: CurveSpec = {

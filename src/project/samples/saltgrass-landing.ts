@@ -8,19 +8,21 @@ import { maker, pitchGap } from '../../core/segment/registry';
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
+import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
+import { beaconStair, causewayFurniture, shoreFence } from './landing-courses';
 import { GUIDES } from './landing-guides';
 import {
   ANCHOR,
   BUCKETS,
   CAUSEWAY,
+  BUCKET_PITCH,
   DRIFTWOOD,
-  HANDRAIL,
+  FENCE,
   HONEYSUCKLE,
   HOSE,
   LAMP,
   MOORING,
   STAIR,
-  STRING,
   WIRES,
 } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
@@ -66,41 +68,6 @@ const SAMPLES: readonly Sample[] = [
     finishes: [patterned('Strands', '#d2b684', 'fibre', 0.16)],
     curve: MOORING,
     frames: LEAST_TWIST,
-  },
-  {
-    id: 'anchor-chain',
-    name: 'Anchor chain',
-    spec: made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }),
-    curve: ANCHOR,
-    frames: LEAST_TWIST,
-  },
-  {
-    id: 'bucket-chain',
-    name: 'Bucket chain',
-    spec: made('bucket', { pitch: 0.7, width: 0.7, depth: 0.42, smooth: 0.006 }),
-    curve: BUCKETS,
-    frames: LEAST_TWIST,
-  },
-  {
-    id: 'stair-treads',
-    name: 'Beacon stair',
-    spec: made('tread', { going: 0.26, width: 0.85 }),
-    curve: STAIR,
-    laying: { variation: { tint: 0.25, shift: 0, seed: 4 } },
-  },
-  {
-    id: 'stair-string',
-    name: 'Stair string',
-    spec: made('plank', { length: 14.75, width: 0.05, thickness: 0.3 }),
-    prepare: { centre: 'middle' },
-    curve: STRING,
-    laying: ONE_PIECE,
-  },
-  {
-    id: 'beacon-rail',
-    name: 'Beacon handrail',
-    spec: made('rail', { length: 1 }),
-    curve: HANDRAIL,
   },
   {
     id: 'lamp-cord',
@@ -245,14 +212,77 @@ export const causeway = (): Project => ({
   ],
 });
 
+/** Links of one segment, pinned along a path. */
+function pinnedRun(
+  id: string,
+  name: string,
+  spec: MakerSpec,
+  curve: CurveSpec,
+  laying: Partial<LayingSpec> = {},
+): LandingRun {
+  const segment = madeSegment(id, spec.kind, spec);
+  const rule = { kind: 'pinToPin', gap: pitchGap(spec) ?? 0, slack: 'shared', pairs: false } as const;
+  const course = courseOfSet('links', id, rule, { fit: { kind: 'pinned' }, laying });
+  return { id, name, curve, frames: LEAST_TWIST, parts: { segments: [segment], courses: [course] } };
+}
+
+/** A run of several courses, or of one that is pinned. */
+interface LandingRun {
+  readonly id: string;
+  readonly name: string;
+  readonly curve: CurveSpec;
+  readonly frames?: ShapeSpec['frames'];
+  readonly parts: SetParts;
+}
+
+const RUNS_OF_COURSES = (): readonly LandingRun[] => [
+  pinnedRun('anchor-chain', 'Anchor chain', made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }), ANCHOR, {
+    everyOther: { every: 2, turn: Math.PI / 2, mirrored: false },
+  }),
+  pinnedRun(
+    'bucket-chain',
+    'Bucket chain',
+    made('bucket', { pitch: BUCKET_PITCH, width: 0.6, depth: 0.36, smooth: 0.006 }),
+    BUCKETS,
+  ),
+  { id: 'beacon-stair', name: 'Beacon stair', curve: STAIR, parts: beaconStair() },
+  { id: 'shore-fence', name: 'Shore fence', curve: FENCE, parts: shoreFence() },
+];
+
+/** The causeway's courses as those of one run: road, drain, line and posts. */
+function wholeCauseway(): Project {
+  const { runs, segments, ...rest } = causeway();
+  const furniture = causewayFurniture();
+  const [road, drain] = runs;
+  const courses = [
+    { ...road.courses[0], id: 'road', name: 'Road' },
+    { ...drain.courses[0], id: 'drain', name: 'Kerb drain' },
+    ...furniture.courses,
+  ];
+  return { ...rest, segments: [...segments, ...furniture.segments], runs: [{ ...road, courses }] };
+}
+
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */
 export function saltgrassLanding(): Project {
-  const road = causeway();
+  const road = wholeCauseway();
+  const built = RUNS_OF_COURSES();
   return {
     ...road,
-    segments: [...road.segments, ...SAMPLES.map(segmentOf)],
-    paths: [...road.paths, ...SAMPLES.map(pathOf)],
-    runs: [...road.runs, ...SAMPLES.map(runOf)],
+    segments: [...road.segments, ...SAMPLES.map(segmentOf), ...built.flatMap(({ parts }) => parts.segments)],
+    paths: [
+      ...road.paths,
+      ...SAMPLES.map(pathOf),
+      ...built.map(({ id, name, curve }) => ({ id: `${id}-path`, name: `${name} path`, curve })),
+    ],
+    runs: [
+      ...road.runs,
+      ...SAMPLES.map(runOf),
+      ...built.map(({ id, name, frames, parts }): Run => ({
+        ...{ id: `${id}-run`, name, visible: true, path: `${id}-path`, ...JOB_DEFAULTS },
+        shape: { ...JOB_DEFAULTS.shape, ...(frames && { frames }) },
+        courses: parts.courses,
+      })),
+    ],
     guides: GUIDES,
   };
 }

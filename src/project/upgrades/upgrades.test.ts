@@ -86,10 +86,10 @@ describe('a project of version 2', () => {
         laying: { rule, variation },
       })),
     });
-    const old = { project: { ...project, version: 2, runs: project.runs.slice(0, 2).map(plain) }, assets: {} };
+    const old = { project: { ...project, version: 2, runs: project.runs.slice(1, 3).map(plain) }, assets: {} };
     const { runs } = unwrap(await parseProjectValue(old)).project;
     expect(runs.map(({ courses }) => courses)).toEqual(
-      project.runs.slice(0, 2).map(({ courses }) => [{ ...courses[0], fit: { kind: 'stiff', stands: 'square' } }]),
+      project.runs.slice(1, 3).map(({ courses }) => [{ ...courses[0], fit: { kind: 'stiff', stands: 'square' } }]),
     );
   });
 });

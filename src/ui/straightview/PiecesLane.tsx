@@ -1,4 +1,4 @@
-import type { Layout } from '../../core/layout/lay';
+import type { Layout } from '../../core/layout/layout';
 import { metres } from '../format';
 import type { StationScale } from './Lane';
 

@@ -1,4 +1,4 @@
-import type { Layout } from '../../core/layout/lay';
+import type { Layout } from '../../core/layout/layout';
 import type { LayoutSummary } from '../../core/layout/summary';
 import { percentText, signed, stretchWords } from '../format';
 import type { StationScale } from './Lane';

@@ -29,14 +29,16 @@ export function PathNumbers({ path, view, onShape }: PathNumbersProps) {
   return (
     <Box>
       {view && <LengthField curve={curve} length={view.length} isClosed={view.closed} onChange={onShape} />}
-      {fields.map((field) => (
-        <NumberField
-          key={field.key}
-          {...shownAs(field)}
-          value={fieldValue(curve, field)}
-          onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}
-        />
-      ))}
+      {fields
+        .filter(({ appliesTo }) => appliesTo?.(curve) ?? true)
+        .map((field) => (
+          <NumberField
+            key={field.key}
+            {...shownAs(field)}
+            value={fieldValue(curve, field)}
+            onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}
+          />
+        ))}
       {figures.map((figure) => {
         const value = figure.read(curve);
         if (value === undefined) return null;

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import { WHEEL_RADIUS } from '../../core/curve/kinds/belt';
+import { WHEEL_RADIUS, wheelRadius } from '../../core/curve/kinds/belt';
 import { controlsAt } from '../../core/curve/kinds/compile-mixed';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
@@ -96,7 +96,23 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           />
         </>
       )}
-      {uses.radius && (
+      {uses.side && (
+        <NumberField
+          label="Teeth (0 = none)"
+          quantity="plain"
+          step={1}
+          min={0}
+          max={1000}
+          value={point.teeth ?? 0}
+          onChange={(teeth) => put({ teeth: teeth >= 1 ? Math.max(Math.round(teeth), 3) : undefined })}
+        />
+      )}
+      {point.teeth !== undefined && uses.side && (
+        <Typography variant="body2" color="text.secondary">
+          Pitch circle {metres(2 * wheelRadius(point, curve))} across.
+        </Typography>
+      )}
+      {uses.radius && point.teeth === undefined && (
         <NumberField
           label={uses.radiusLabel ?? 'Rounding radius'}
           quantity="length"

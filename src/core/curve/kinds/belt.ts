@@ -1,14 +1,31 @@
 import { fail, ok } from '../../math/result';
 import { add, anyNormal, cross, dot, length, normalize, scale, sub, type Vec3 } from '../../math/vec3';
 import { wrapBelt, type Wheel } from '../belt';
-import { defineCurveKind } from '../curve-kind';
+import { defineCurveKind, fieldValue } from '../curve-kind';
 import { toDistinctPoints } from '../distinct-points';
 import { withPointAt } from '../legs';
-import type { PathPoint } from '../path-spec';
+import type { PathPoint, PathShape } from '../path-spec';
 import { arcPiece, linePiece, piecewise, type Piece } from '../piecewise';
 
 /** Metres: of a wheel whose point has no radius yet. */
 export const WHEEL_RADIUS = 0.3;
+
+/** Metres between the teeth of wheels that have some, which is that of the links they carry. */
+const PITCH = {
+  key: 'pitch',
+  label: 'Pitch of the teeth',
+  unit: 'm',
+  initial: 0.1,
+  min: 1e-3,
+  max: 100,
+  step: 0.005,
+  appliesTo: ({ points }: PathShape) => points.some(({ teeth }) => teeth !== undefined),
+} as const;
+
+/** Metres: the radius at which a belt runs round a wheel. With z teeth of pitch p it is p / (2 sin(pi / z)) (ISO 606, pitch diameter). */
+export function wheelRadius({ radius = WHEEL_RADIUS, teeth }: PathPoint, path: Pick<PathShape, 'numbers'>): number {
+  return teeth === undefined ? Math.max(radius, 1e-6) : fieldValue(path, PITCH) / (2 * Math.sin(Math.PI / teeth));
+}
 
 /** A taut loop round wheels in one plane, each within it or pressing from outside; the points are the wheels' middles. */
 export const belt = defineCurveKind({
@@ -17,15 +34,16 @@ export const belt = defineCurveKind({
   hint: 'A taut loop round wheels: the points are their middles',
   group: 'numbers',
   uses: { radius: true, handles: false, side: true, radiusLabel: 'Wheel radius' },
+  fields: [PITCH],
   alwaysClosed: true,
   compile(shape) {
     const { points, from } = toDistinctPoints(shape);
     const n = points.length;
     if (n < 2) return fail('curve.too-few-points', { needed: 2, given: n });
     const { origin, e1, e2 } = planeOf(points);
-    const wheels = points.map(({ position, radius = WHEEL_RADIUS, outside }): Wheel => {
-      const d = sub(position, origin);
-      return { x: dot(d, e1), y: dot(d, e2), radius: Math.max(radius, 1e-6), side: outside ? -1 : 1 };
+    const wheels = points.map((point): Wheel => {
+      const d = sub(point.position, origin);
+      return { x: dot(d, e1), y: dot(d, e2), radius: wheelRadius(point, shape), side: point.outside ? -1 : 1 };
     });
     const wrapped = wrapBelt(wheels);
     if (!wrapped.ok) return wrapped;

@@ -85,7 +85,11 @@ describe('plumb', () => {
   });
 
   it('measures as seen from above: 32 planks of 0.25 m on 8 m, not on 10', () => {
-    const { layout } = bentRun(plank, slope, jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'plumb', beyond: 'onward' } }));
+    const { layout } = bentRun(
+      plank,
+      slope,
+      jobOf({ laying: { kind: 'fillStretch' }, fit: { kind: 'plumb', beyond: 'onward' } }),
+    );
     expect(layout.placements).toHaveLength(32);
     expect(layout.placements[0].stretch).toBeCloseTo(1, 9);
     expect(layout.placements[0].length).toBeCloseTo(10 / 32, 9);
@@ -170,7 +174,11 @@ describe('level band', () => {
 });
 
 describe('a path that climbs straight up', () => {
-  const upright = [{ kind: 'plumb', beyond: 'onward' }, { kind: 'level', at: 'start' }, { kind: 'stiff', stands: 'plumb' }] as const;
+  const upright = [
+    { kind: 'plumb', beyond: 'onward' },
+    { kind: 'level', at: 'start' },
+    { kind: 'stiff', stands: 'plumb' },
+  ] as const;
 
   it('has no room for what stands upright, and says so', () => {
     const pole = tableOf(compiled(pathOf('straight', [[0, 0, 0], [0, 5, 0]])), 'upright'); // prettier-ignore

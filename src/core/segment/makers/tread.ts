@@ -28,7 +28,16 @@ export const tread = defineMaker({
   hint: 'A step of a stair',
   group: 'stairs',
   schema,
-  defaults: { kind: 'tread', going: 0.28, width: 0.9, thickness: 0.045, nosing: 0.02, riser: 0, smooth: 0.0005, detail: 'fine' },
+  defaults: {
+    kind: 'tread',
+    going: 0.28,
+    width: 0.9,
+    thickness: 0.045,
+    nosing: 0.02,
+    riser: 0,
+    smooth: 0.0005,
+    detail: 'fine',
+  },
   fields: [
     metresField('going', 'Going', 0.01),
     metresField('width', 'Width', 0.05),

@@ -133,4 +133,6 @@ export function equalRows(density: Rows, from: number, to: number, count: number
 
 /** The density with more stations at which there has to be a row, metres. */
 export const withCorners = (density: RowDensity, stations: readonly number[]): RowDensity =>
-  stations.length === 0 ? density : { ...density, corners: Float64Array.from([...density.corners, ...stations]).sort() };
+  stations.length === 0
+    ? density
+    : { ...density, corners: Float64Array.from([...density.corners, ...stations]).sort() };
