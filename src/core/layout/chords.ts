@@ -95,11 +95,10 @@ function chordsOn(line: Line, from: number): Chords {
     const slack = (line.to - line.from) * 1e-12;
     for (let t = start; at.length <= Math.min(count, MOST_LINKS);) {
       const next = nextPin(line, t, pitch, pin, step);
-      if (!(next > t)) return { at, isStuck: !(t + pitch * line.perMetre(t) > end) };
-      if (next > end + slack) {
-        // No link ends before the line does, unless the root that was found lies far beyond a nearer one that is none.
-        const rest = line.stationOf(end) - line.stationOf(t);
-        return { at, isStuck: rest > MOST_ARC * pitch };
+      if (!(next > t && next <= end + slack)) {
+        // The line ends before this link does; where much of it is left, the link does not follow it.
+        const isStuck = end === Infinity || line.stationOf(end) - line.stationOf(t) > MOST_ARC * pitch;
+        return { at, isStuck };
       }
       pin.set(step);
       at.push((t = next));
