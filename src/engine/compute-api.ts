@@ -1,5 +1,6 @@
 import type { PathPoint } from '../core/curve/path-spec';
 import type { CurveSpec } from '../core/curve/registry';
+import type { Closing } from '../core/edit/close-loop';
 import type { EdgeChain } from '../core/guides/join-chains';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
@@ -47,6 +48,8 @@ export interface ComputeApi {
     guide: Guide,
     fixed?: { readonly start?: boolean; readonly end?: boolean },
   ): Promise<Result<CurveSpec>>;
+  /** How the links of a course fit the loop that they go round. Problems: `laying.no-loop`, and those of the run. */
+  closing(source: RunSource, course: string): Promise<Result<Closing>>;
   /** Points that wind about a guide's own y axis. */
   windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
   /** The lines of a drawing, a table or a mesh file; its points stay with the worker. */

@@ -10,6 +10,7 @@ import { storageProblem } from '../project/storage/trouble';
 import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import { placeLines, summaryOf } from './brought-file';
+import { closingOfCourse } from './closing';
 import type { ComputeApi } from './compute-api';
 import { holdLife } from './worker-life';
 import { Deriver } from './derive';
@@ -55,6 +56,7 @@ const api: ComputeApi = {
     return ready.ok ? ok((await edgeChains(ready.value.mesh, sharp)).slice(0, MOST_CHAINS)) : ready;
   },
   pushOut: (source, guide, fixed) => pushOutOf(deriver, source, guide, fixed),
+  closing: (source, course) => closingOfCourse(deriver, source, course),
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? windRound(ready.value, guide, winding) : ready;

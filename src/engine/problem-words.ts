@@ -70,6 +70,7 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
   'laying.no-reach': () => 'The reach is empty: its end is not after its start. Change where it begins or ends.',
   'laying.no-room': (f) =>
     `Margins, head and tail need ${metresText(f.needed)}, and the reach has ${metresText(f.reach)}. Shorten them, or lengthen the reach.`,
+  'laying.no-loop': () => 'These links go round no loop. Close the path, and lay them pin to pin.',
   'laying.no-rise': () =>
     'The reach is level, so there is no rise to share. Raise an end of the path, or choose another rule.',
   'laying.no-segment': (f) =>

@@ -26,6 +26,7 @@ export interface ProblemFacts {
   'bucket.thick': { plate: number };
   // Laying, bending, baking
   'laying.link-too-long': { pitch: number; station: number };
+  'laying.no-loop': Nothing;
   'laying.no-reach': { from: number; to: number };
   'laying.no-room': { needed: number; reach: number };
   'laying.no-rise': { rise: number };

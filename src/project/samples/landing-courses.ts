@@ -26,8 +26,8 @@ export const causewayFurniture = (): SetParts => ({
   ],
 }); // prettier-ignore
 
-/** The beacon's stair: it winds to the left, so that its rail is on the right. */
+/** The beacon's stair, with its rail on the outer side. */
 export const beaconStair = (): SetParts =>
-  stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [1] });
+  stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
 
 export const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);

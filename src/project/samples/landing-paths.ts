@@ -87,12 +87,12 @@ export const HONEYSUCKLE: CurveSpec = {
   }),
 };
 
-/** Up round the beacon, a turn and a quarter. */
+/** Up round the beacon, three quarters of a turn. */
 export const STAIR: CurveSpec = {
   kind: 'helix',
   closed: false,
   points: through([20, 1.2, -25], [20, 5.4, -25]),
-  numbers: { startRadius: 1.35, endRadius: 1.35, turns: 1.25 },
+  numbers: { startRadius: 1.35, endRadius: 1.35, turns: 0.75 },
 };
 
 /** Over uneven ground along the shore: one stretch climbs a bank. */

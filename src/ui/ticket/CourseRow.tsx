@@ -51,9 +51,14 @@ export function CourseRow({ run, course, isSelected, isRenamed, onRename, action
         display: 'flex',
         alignItems: 'center',
         height: 28,
-        pr: 1.5,
         bgcolor: (t) => (isSelected ? t.vars!.palette.tokens.leafWash : t.vars!.palette.background.paper),
-        '& .actions': { display: 'flex', opacity: course.visible && !course.locked ? 0 : 1 },
+        '& .actions': {
+          position: 'absolute',
+          right: 8,
+          display: 'flex',
+          opacity: course.visible && !course.locked ? 0 : 1,
+        },
+        '&:hover .count, &:focus-within .count': { visibility: 'hidden' },
         '&:hover .actions, & .actions:focus-within': { opacity: 1 },
       }}
     >
@@ -74,7 +79,16 @@ export function CourseRow({ run, course, isSelected, isRenamed, onRename, action
           onRename={onRename}
           onName={(next) => actions.rename(course.id, next)}
         />
-        <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400, pr: 1 }}>
+        <Box
+          component="span"
+          className="count"
+          sx={{
+            color: 'text.secondary',
+            fontWeight: 400,
+            mr: 4,
+            visibility: course.visible && !course.locked ? 'visible' : 'hidden',
+          }}
+        >
           {result ? whole(result.layout.summary.count) : ''}
         </Box>
       </ButtonBase>

@@ -10,6 +10,7 @@ import { Fold } from '../fields/Fold';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
 import { useEdit } from '../state/app-context';
+import { ClosingFields } from './ClosingFields';
 import { layingSummaries } from './laying-summaries';
 import { PatternFields } from './PatternFields';
 import { PlacesFields } from './PlacesFields';
@@ -19,7 +20,7 @@ import type { StepProps } from './step-props';
 import { VariationFields } from './VariationFields';
 
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
-export function LayingStep({ run, course, result }: StepProps) {
+export function LayingStep({ run, course, path, result }: StepProps) {
   const edit = useEdit();
   const at = { run: run.id, course: course.id };
   const { rule, variation } = course.laying;
@@ -42,6 +43,7 @@ export function LayingStep({ run, course, result }: StepProps) {
           values={rule}
           onChange={(next) => edit((project) => setRule(project, at, next))}
         />
+        {rule.kind === 'pinToPin' && path.curve.closed && <ClosingFields run={run} course={course} path={path} />}
         <ChoiceField
           label="Pieces are"
           value={course.fit.kind}

@@ -25,14 +25,15 @@ export function RuleCards({ chosen, outcomes, onChoose }: RuleCardsProps) {
           <Typography variant="caption" color="text.secondary">
             {title}
           </Typography>
-          {LAYING_RULES.filter((rule) => rule.group === group).map(({ kind, label, hint, tells }) => {
+          {LAYING_RULES.filter((rule) => rule.group === group).map((rule) => {
+            const { kind, label, hint } = rule;
             const outcome = outcomes?.[kind];
             return (
               <OptionCard
                 key={kind}
                 label={label}
                 hint={hint}
-                {...(outcome && { consequence: consequence(tells, outcome) })}
+                {...(outcome && { consequence: consequence(rule, outcome) })}
                 isChosen={chosen === kind}
                 onChoose={() => onChoose(kind)}
               />
@@ -50,13 +51,16 @@ const gapText = ({ least, greatest }: LayoutSummary['gap']): string =>
 
 /** What a rule would come to: pieces, and what they do with the reach. */
 export function consequence(
-  tells: 'stretch' | 'gap' | 'count',
+  { tells, mayLeaveBare }: Pick<(typeof LAYING_RULES)[number], 'tells' | 'mayLeaveBare'>,
   { count, stretch, gap, remainder }: LayoutSummary,
 ): string {
   const percent = (stretch.greatest - 1) * 100;
   const evened = signed(percentText(percent), percent);
   if (count === 1) return stretch.greatest >= 2 ? times(stretch.greatest) : evened;
-  if (remainder !== 0) return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
+  if (remainder !== 0 && !mayLeaveBare)
+    return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
   if (tells === 'stretch' || Math.abs(percent) >= 0.005) return `${whole(count)} · ${evened}`;
-  return tells === 'gap' || gap.greatest > 0 ? `${whole(count)} · ${gapText(gap)}` : whole(count);
+  return tells === 'gap' || (tells === 'stretch' && gap.greatest > 0)
+    ? `${whole(count)} · ${gapText(gap)}`
+    : whole(count);
 }

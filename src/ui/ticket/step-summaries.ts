@@ -56,9 +56,10 @@ export function stepSummary(
       if (!result) return '';
       const { count, stretch, gap, remainder } = result.layout.summary;
       const laid = `${whole(count)} laid`;
-      if (remainder > 0) return `${laid}, ${metres(remainder)} bare`;
-      if (remainder < 0) return `${laid}, ${metres(-remainder)} past the reach`;
-      if (layingRule(course.laying.rule).tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;
+      const { tells, mayLeaveBare } = layingRule(course.laying.rule);
+      if (remainder > 0 && !mayLeaveBare) return `${laid}, ${metres(remainder)} bare`;
+      if (remainder < 0 && !mayLeaveBare) return `${laid}, ${metres(-remainder)} past the reach`;
+      if (tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;
       const isEven = gap.greatest - gap.least < 5e-4;
       return `${laid}, gaps of ${isEven ? '' : `${metres(gap.least)} to `}${metres(gap.greatest)}`;
     }
