@@ -14,6 +14,12 @@ import type { PrepareSpec } from '../segment/segment-spec';
 export type Remedy =
   | { readonly kind: 'setLayingRule'; readonly rule: LayingRuleName }
   | { readonly kind: 'sliceAsNeeded' }
+  /** A loop of links shares its slack between all pins. */
+  | { readonly kind: 'shareSlack' }
+  /** The course is parted at sharp corners. */
+  | { readonly kind: 'partAtCorners' }
+  /** Metres between the teeth of the path's wheels. */
+  | { readonly kind: 'setToothPitch'; readonly metres: number }
   /** Metres. */
   | { readonly kind: 'setTolerance'; readonly metres: number }
   /** Metres: the natural length of a made segment. */

@@ -3,6 +3,7 @@ import type { CheckInput } from '../findings/finding';
 import type { Finding } from '../findings/registry';
 import type { FrameTable } from '../frames/frame-table';
 import { bendTolerance } from '../layout/bending-spec';
+import { fitOf } from '../layout/fit-registry';
 import { laidPathOf } from '../layout/laid-path';
 import { layPieces } from '../layout/lay-course';
 import { summaryOf } from '../layout/summary';
@@ -20,7 +21,13 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
   const { course, bending } = job;
   const { pastEnd } = bending;
   const shape = buildShape(table, job.shape, { reach, points: path.points });
-  const layout = unwrap(layPieces(course.laying, { segment }, { reach, path: laidPathOf(shape, 'path'), pastEnd }));
+  const layout = unwrap(
+    layPieces(
+      course.laying,
+      { segment },
+      { reach, path: laidPathOf(shape, fitOf(course.fit).measures(course.fit)), pastEnd },
+    ),
+  );
   return {
     ...{ path, segment, course, bending, layout },
     shape,

@@ -3,9 +3,9 @@ import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
 import { maker, type MakerSpec } from '../../core/segment/registry';
 import { courseOf, type Project } from '../schema';
-import { changeCurve, setPoint } from './paths';
+import { changeCurve, setNumber, setPoint } from './paths';
 import { switchRule } from '../../core/layout/registry';
-import { setLaying, setStep } from './runs';
+import { setLaying, setRule, setStep } from './runs';
 import { setMaker, setPrepare } from './segments';
 
 /** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
@@ -19,6 +19,14 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy, cou
       return setLaying(project, at, { rule: switchRule(own.laying.rule, remedy.rule) });
     case 'sliceAsNeeded':
       return setStep(project, runId, 'bending', { slicing: { by: 'auto' } });
+    case 'shareSlack':
+      return own.laying.rule.kind === 'pinToPin'
+        ? setRule(project, at, { ...own.laying.rule, slack: 'shared' })
+        : undefined;
+    case 'partAtCorners':
+      return setLaying(project, at, { joints: { ...own.laying.joints, at: 'corners' } });
+    case 'setToothPitch':
+      return setNumber(project, run.path, 'pitch', remedy.metres);
     case 'setTolerance':
       return setStep(project, runId, 'bending', { tolerance: Math.min(remedy.metres, 10) });
     case 'setFrameRule':

@@ -1,5 +1,5 @@
 import type { CheckName, FactsOf, Finding } from '../../core/findings/registry';
-import { metres, percentText, radius, times } from '../format';
+import { degrees, metres, percentText, radius, times } from '../format';
 
 /** A finding as people read it: what, where and how much, and the name of its remedy. */
 export interface FindingWords {
@@ -44,6 +44,43 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
     title: f.stretch > 1 ? `Stretched ${times(f.stretch)}` : `Pressed to ${percentText(f.stretch * 100)}`,
     text: `A segment ${metres(f.length)} long would fit as it is.`,
     remedy: remedy?.kind === 'setLayingRule' ? 'Lay several, evening the stretch' : `Make it ${metres(f.length)} long`,
+  }),
+  pressedTooFar: (f, finding) => ({
+    title: 'Pieces are pressed too far',
+    text: `${metres(f.length)} long${place(finding)}; what of them keeps its shape needs ${metres(f.needed)}. Lay fewer.`,
+  }),
+  loopOpen: (f) => ({
+    title: 'The loop does not close',
+    text: `${metres(f.slack)} lie between the last of ${f.links} links and the first.`,
+    remedy: 'Share it between all pins',
+  }),
+  toothPitch: (f) => ({
+    title: 'Teeth and links differ',
+    text: `The teeth are ${metres(f.teeth)} apart, the links ${metres(f.links)}.`,
+    remedy: `Set the teeth to ${metres(f.links)}`,
+  }),
+  cornerMissing: (f, finding) => ({
+    title: 'Stiff pieces lie across a corner',
+    text: `It turns by ${degrees(f.angle)}${place(finding)}${f.count > 1 ? `, and ${f.count - 1} more do` : ''}.`,
+    remedy: 'Part the course at corners',
+  }),
+  openingTooWide: (f) => ({
+    title: 'An opening is too wide',
+    text: `${metres(f.opening)}, where ${metres(f.wanted)} is the most; one more piece would overlap. Take narrower pieces.`,
+  }),
+  piecesOverlap: (f, finding) => ({
+    title: 'Pieces lie in each other',
+    text: `By up to ${metres(f.overlap)}${place(finding)}, ${f.count === 1 ? 'once' : `${f.count} times`}. Move the places apart.`,
+  }),
+  seamOpen: (f) => ({
+    title: 'Ends do not meet',
+    text: `The end of the segment is up to ${metres(f.off)} off its start.`,
+    remedy: 'Move the ends onto each other',
+  }),
+  unevenRise: (f, { remedy }) => ({
+    title: 'The steps are uneven',
+    text: `From ${metres(f.least)} to ${metres(f.greatest)} high.`,
+    ...(remedy && { remedy: 'Lay from the rise' }),
   }),
   roundingReduced: (f, finding) => ({
     title: 'A rounding does not fit',

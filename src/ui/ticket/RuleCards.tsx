@@ -60,7 +60,5 @@ export function consequence(
   if (remainder !== 0 && !mayLeaveBare)
     return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
   if (tells === 'stretch' || Math.abs(percent) >= 0.005) return `${whole(count)} · ${evened}`;
-  return tells === 'gap' || (tells === 'stretch' && gap.greatest > 0)
-    ? `${whole(count)} · ${gapText(gap)}`
-    : whole(count);
+  return tells === 'gap' || gap.greatest > 0 ? `${whole(count)} · ${gapText(gap)}` : whole(count);
 }

@@ -8,6 +8,14 @@ import { absurdSize } from './absurd-size';
 import { overStretched } from './over-stretched';
 import { tooCoarse } from './too-coarse';
 import { tooNearGuide } from './too-near-guide';
+import { cornerMissing } from './corner-missing';
+import { loopOpen } from './loop-open';
+import { openingTooWide } from './opening-too-wide';
+import { piecesOverlap } from './pieces-overlap';
+import { pressedTooFar } from './pressed-too-far';
+import { seamOpen } from './seam-open';
+import { toothPitch } from './tooth-pitch';
+import { unevenRise } from './uneven-rise';
 
 /** In the order in which people are shown them. */
 export const checks = {
@@ -17,6 +25,14 @@ export const checks = {
   tooCoarse,
   endMissed,
   overStretched,
+  pressedTooFar,
+  loopOpen,
+  toothPitch,
+  cornerMissing,
+  openingTooWide,
+  piecesOverlap,
+  seamOpen,
+  unevenRise,
   roundingReduced,
   steepPath,
   offMiddle,
