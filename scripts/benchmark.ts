@@ -24,6 +24,9 @@ import { halfWidth, type PreparedSegment } from '../src/core/segment/prepared-se
 import { makeSegmentMesh, type MakerSpec } from '../src/core/segment/registry';
 import { PREPARE_DEFAULTS } from '../src/core/segment/segment-spec';
 import { sliceSegment } from '../src/core/segment/slice';
+import { laidPathOf } from '../src/core/layout/laid-path';
+import { layCourse, layPieces } from '../src/core/layout/lay-course';
+import type { RuleSpec } from '../src/core/layout/registry';
 import { bendTolerance } from '../src/core/layout/bending-spec';
 import { loadFrom } from '../src/engine/bake';
 import { bringMesh } from '../src/engine/bring-mesh';
@@ -396,4 +399,57 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
     'plain arithmetic, this machine against itself',
     `median ${at(0.5).toFixed(2)}, slowest tenth ${at(0.9).toFixed(2)} of the fastest`,
   );
+}
+
+// (12) Laying: links pinned round a closed path, and a long road.
+{
+  const ring = pathOfPoints(
+    Array.from({ length: 40 }, (_, i) => around(i / 40)),
+    true,
+  );
+  const chain = longRun(ring, 'chainLink', { kind: 'pinToPin', gap: 0, slack: 'shared', pairs: true }, 10_000);
+  const road = longRun(pathOfPoints(Array.from({ length: 400 }, (_, i) => [i * 125, 0, Math.sin(i * 0.3) * 60])), 'kerbedLane', { kind: 'fillStretch', gap: 0 }); // prettier-ignore
+  const [links, pieces, plan] = race([chain.lay, road.lay, road.slice] as const, 6);
+  say(`${chain.lay().placements.length} links pinned round a closed path`, ms(links));
+  say(`${road.lay().placements.length} pieces of road on ${(road.length / 1000).toFixed(0)} km laid`, ms(pieces));
+  say('the same with every piece its rows planned and sliced', ms(plan));
+}
+
+function around(t: number): Vec3 {
+  const r = 120 + 20 * Math.sin(6 * Math.PI * t);
+  return [r * Math.cos(2 * Math.PI * t), 10 * Math.sin(4 * Math.PI * t), r * Math.sin(2 * Math.PI * t)];
+}
+
+function pathOfPoints(places: readonly Vec3[], closed = false): CurveSpec {
+  return { kind: 'smooth', closed, points: places.map((position) => ({ position })) };
+}
+
+/** A run's laying by itself; `count` = the pieces that its segment is made as long for. */
+function longRun(curve: CurveSpec, kind: 'chainLink' | 'kerbedLane', rule: RuleSpec, count?: number) {
+  const compiled = compileCurve(curve);
+  if (!compiled.ok) throw new Error('no curve');
+  const table = buildFrameTable(
+    buildArcTable(compiled.value),
+    { rule: 'upright', up: [0, 1, 0] },
+    { tolerance: 0.001 },
+  );
+  const long = count === undefined ? 4 : table.length / count;
+  const mesh = makeSegmentMesh(kind === 'kerbedLane' ? ({ kind, length: long, laneWidth: 3.2, bankHeight: 0.9 } as MakerSpec) : { kind: 'plank', length: long, width: long / 2, thickness: long / 8 }); // prettier-ignore
+  const segment = prepareSegment(mesh, { ...PREPARE_DEFAULTS, forward: '+x', up: '+y' });
+  if (!segment.ok) throw new Error('no segment');
+  const shape = buildShape(table, { roll: 0, turns: 0, gauge: 1 }, { reach: { from: 0, to: table.length } });
+  const { course, bending } = jobOf({
+    laying: { ...rule },
+    fit: kind === 'chainLink' ? { kind: 'pinned' } : { kind: 'bent' },
+  });
+  const input = { shape, segment: segment.value, course, bending, gauge: 1, passes: 'own' as const };
+  return {
+    length: table.length,
+    lay() {
+      const laid = layPieces(course.laying, input, { reach: shape.reach, path: laidPathOf(shape, 'path'), pastEnd: 'straightOn' }); // prettier-ignore
+      if (!laid.ok) throw new Error(laid.problems[0].code);
+      return laid.value;
+    },
+    slice: () => layCourse({ ...input, forms: buildFormStore() }),
+  };
 }

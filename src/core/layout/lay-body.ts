@@ -49,9 +49,8 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
   let pinned: Layout['pinned'];
   for (const leg of legs) {
     const input = inputOf(leg, path, { lengths: lengthsFrom(all, count), round: isRound });
-    const refused = own.refuse?.(input, rule);
-    if (refused) return { ok: false, problems: [refused] };
     const laid = own.lay(input, rule);
+    if (laid.refused) return { ok: false, problems: [laid.refused] };
     if (count + laid.count > MAX_PIECES)
       return fail('laying.too-many', { pieces: count + laid.count, most: MAX_PIECES });
     const spots = Array.from({ length: laid.count }, (_, i) => laid.at(i));
@@ -62,7 +61,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
       spotted.push({
         kind: 'body',
         body,
-        spot: { ...spot, start: leg.start + spot.start },
+        spot: { start: leg.start + spot.start, length: spot.length, shown: spot.shown, stretch: spot.stretch },
         natural: bodies[body],
         gap: Math.abs(clear) <= input.reach * ROUNDING ? 0 : clear,
       });

@@ -46,7 +46,7 @@ export interface WornPiece extends LaidPiece {
   readonly placement: Placement;
   readonly form: PreparedSegment;
   /** The places of its pins, flat xyz. */
-  readonly pins?: Float64Array;
+  readonly pins: Float64Array | undefined;
 }
 
 /** A course laid and sliced: all of it that does not hang on the time. */
@@ -156,7 +156,8 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     const form = wear(i);
     vertices += form.mesh.positions.length / 3;
     if (vertices > MAX_RUN_VERTICES) return fail('run.too-large', { vertices, most: MAX_RUN_VERTICES });
-    pieces.push({ ...piece, form });
+    const { placement, worn, station, factor, cutAt, pins } = piece;
+    pieces.push({ placement, worn, station, factor, cutAt, pins, form });
     const end = piece.station + piece.factor * piece.worn.length;
     worst = Math.max(worst, (rowsTo(density, end) - rowsTo(density, piece.station)) / MAX_SLICES);
   }
@@ -171,12 +172,12 @@ type WornAt = Omit<WornPiece, 'form'>;
 /** Every placement with what is laid there, turned and mirrored as it lies. */
 function wornPieces(layout: Layout, input: CourseInput): readonly WornAt[] {
   const { segment, others = [], course, bending, forms } = input;
-  const { cut } = segment;
-  const body = cut?.body ?? segment;
+  const { cut: own } = segment;
+  const body = own?.body ?? segment;
   const parts = {
-    head: input.head ?? cut?.head ?? body,
+    head: input.head ?? own?.head ?? body,
     body,
-    tail: input.tail ?? cut?.tail ?? body,
+    tail: input.tail ?? own?.tail ?? body,
     corner: input.joint ?? body,
     post: input.joint ?? body,
   };
@@ -189,12 +190,16 @@ function wornPieces(layout: Layout, input: CourseInput): readonly WornAt[] {
     const end = station + factor * natural;
     const trimAt =
       bending.pastEnd === 'trim' && end > reach.to * (1 + 1e-12) ? (reach.to - station) / factor : undefined;
-    const cuts = [placement.cutAt, trimAt].filter((x) => x !== undefined);
+    const { cutAt } = placement;
+    const cut = cutAt === undefined || trimAt === undefined ? (cutAt ?? trimAt) : Math.min(cutAt, trimAt);
     const pin = kind === 'body' ? bodies++ * 3 : -1;
     return {
-      ...{ placement, worn, station, factor },
-      ...(cuts.length > 0 && { cutAt: Math.min(...cuts) }),
-      ...(pinned && pin >= 0 && pin + 6 <= pinned.pins.length && { pins: pinned.pins.subarray(pin, pin + 6) }),
+      placement,
+      worn,
+      station,
+      factor,
+      cutAt: cut,
+      pins: pinned && pin >= 0 && pin + 6 <= pinned.pins.length ? pinned.pins.subarray(pin, pin + 6) : undefined,
     };
   });
 }

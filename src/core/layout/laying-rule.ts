@@ -30,9 +30,9 @@ export interface Spot {
   readonly start: number;
   readonly length: number;
   /** How much of it is there, the rest being cut off; absent = all. */
-  readonly shown?: number;
+  readonly shown?: number | undefined;
   /** By how much it is stretched, where its length does not say. */
-  readonly stretch?: number;
+  readonly stretch?: number | undefined;
 }
 
 /** Metres of it that are there. */
@@ -46,6 +46,8 @@ export interface Laid {
   readonly gapAfter: number;
   /** The places of pins, flat xyz: one more than there are pieces. Absent = it knows of none. */
   readonly pins?: Float64Array;
+  /** Why it cannot be laid so; nothing else counts then. */
+  readonly refused?: Problem | undefined;
 }
 
 /** What rules are sorted by, in the order in which people are shown them. */
@@ -66,8 +68,6 @@ export interface LayingRule<K extends string = string, S extends z.ZodType = z.Z
   readonly mayLeaveBare?: boolean;
   /** Its places are given: what parts a course does not part it. */
   readonly isPlaced?: boolean;
-  /** Why the input cannot be laid so. */
-  refuse?(input: RuleInput, options: z.infer<S>): Problem | undefined;
   lay(input: RuleInput, options: z.infer<S>): Laid;
 }
 

@@ -30,8 +30,8 @@ export interface Placement {
   readonly stretch: number;
   /** Metres along the path per metre of segment. */
   readonly factor: number;
-  /** x of the segment at which it is cut off; absent = it is whole. */
-  readonly cutAt?: number;
+  /** x of the segment at which it is cut off; undefined = it is whole. */
+  readonly cutAt: number | undefined;
   /** Clear distance to the next piece, as the fit measures it, on a round to the first; 0 after the last. */
   readonly gap: number;
   /** Radians about the path. */
@@ -52,7 +52,7 @@ export function toPlacements(
 ): readonly Placement[] {
   const edits = new Map(pieces.map((edit) => [edit.piece, edit]));
   return ordered.map(({ kind, body, spot, natural, gap }, piece): Placement => {
-    const edit = edits.get(piece);
+    const edit = edits.size > 0 ? edits.get(piece) : undefined;
     const replaced = kind === 'body' && edit?.body !== undefined && edit.body < bodies.length ? edit.body : body;
     const long = replaced === body ? natural : bodies[replaced];
     const starts = measure.stationOf(spot.start);
@@ -60,13 +60,18 @@ export function toPlacements(
     const shown = shownOf(spot);
     const isCut = spot.shown !== undefined;
     const isOther = every > 0 && piece % every === every - 1;
+    // Written out: there are many of these, and objects that are put together are slow.
     return {
-      ...{ piece, kind, body: replaced, natural: long, gap },
+      piece,
+      kind,
+      body: replaced,
       station: starts + (edit?.along ?? 0),
       length: isCut ? measure.stationOf(spot.start + shown) - starts : whole,
+      natural: long,
       stretch: spot.stretch ?? spot.length / long,
       factor: whole / long,
-      ...(isCut && { cutAt: (long * shown) / spot.length }),
+      cutAt: isCut ? (long * shown) / spot.length : undefined,
+      gap,
       turn: (isOther ? turn : 0) + (edit?.turn ?? 0),
       mirrored: isOther && mirrored,
       hidden: edit?.hidden ?? false,

@@ -37,11 +37,8 @@ export const fromRise = defineLayingRule({
   group: 'number',
   tells: 'count',
   mayLeaveBare: true,
-  refuse({ rise, reach }) {
+  lay({ rise, atRise, reach }, { highest, top, gap }) {
     const isLevel = Math.abs(rise) <= reach * 1e-9;
-    return isLevel ? { code: 'laying.no-rise', path: [], facts: { rise } } : undefined;
-  },
-  lay({ rise, atRise }, { highest, top, gap }) {
     const risers = risersOf(rise, highest);
     const count = Math.max(1, top === 'floor' ? risers - 1 : risers);
     return {
@@ -51,6 +48,7 @@ export const fromRise = defineLayingRule({
         return { start, length: atRise((rise * (piece + 1)) / risers) - start - gap };
       },
       gapAfter: gap,
+      ...(isLevel && { refused: { code: 'laying.no-rise', path: [], facts: { rise } } }),
     };
   },
 });

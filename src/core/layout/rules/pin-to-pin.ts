@@ -32,15 +32,11 @@ export const pinToPin = defineLayingRule({
   group: 'places',
   tells: 'gap',
   mayLeaveBare: true,
-  refuse({ chords, lengths }, { gap }) {
-    const walked = chords.walk(lengths.of(0) + gap);
-    if (walked.stuckAt === undefined) return undefined;
-    return { code: 'laying.link-too-long', path: [], facts: { pitch: lengths.of(0) + gap, station: walked.stuckAt } };
-  },
   lay({ chords, lengths, round, placeOf }, { gap, slack, pairs }) {
     const pitch = lengths.of(0) + gap;
     const isShared = round && slack === 'shared';
-    const { stations, pins, pitch: used } = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
+    const walked = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
+    const { stations, pins, pitch: used, stuckAt: station } = walked;
     const step = pairs && !isShared ? 2 : 1;
     const count = Math.floor((stations.length - 1) / step) * step;
     const places = Float64Array.from(stations, placeOf);
@@ -50,6 +46,7 @@ export const pinToPin = defineLayingRule({
       at: (piece) => ({ start: places[piece], length: places[piece + 1] - places[piece], stretch: used / pitch }),
       gapAfter: 0,
       pins: pins.subarray(0, (count + 1) * 3),
+      ...(station !== undefined && { refused: { code: 'laying.link-too-long', path: [], facts: { pitch, station } } }),
     };
   },
 });

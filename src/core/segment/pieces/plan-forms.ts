@@ -17,7 +17,7 @@ export interface LaidPiece {
   /** Metres along the path per metre of segment. */
   readonly factor: number;
   /** x at which the path's end cuts it off; absent = it is whole. */
-  readonly cutAt?: number;
+  readonly cutAt?: number | undefined;
 }
 
 export interface FormInput {
