@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { REPEATED, type Repeated } from '../src/formats/format';
 import { extensionOf } from '../src/formats/registry';
 
 export const USAGE = `Usage: rattan bake project.json --out FILE.glb|.obj|.stl [options]
@@ -9,6 +10,8 @@ Works out the final geometry of a project's visible runs and writes it to a file
   --run NAME       only the run of this name or id
   --time S         the state S seconds into the growth; without it, the finished run
   --guides         guides that are shown as well, which are left out otherwise
+  --repeated HOW   pieces that keep their shape: plain (each for itself, the default), nodes (with one
+                   mesh) or gpu (EXT_mesh_gpu_instancing); GLB only
   --report FILE    also write a report as JSON: metres, radians
   --frames N       with --report: N frames evenly spaced along each path (2 to 100000)
 `;
@@ -21,6 +24,7 @@ export interface BakeArguments {
   readonly report: string | undefined;
   readonly frames: number;
   readonly guides: boolean;
+  readonly repeated: Repeated;
 }
 
 /** A call that cannot be understood; the command ends with exit code 2. */
@@ -48,6 +52,7 @@ export function readArguments(args: readonly string[]): BakeArguments {
     report: values.report,
     frames,
     guides: values.guides === true,
+    repeated: repeatedOf(values.repeated),
   };
 }
 
@@ -63,11 +68,18 @@ function parse(args: readonly string[]) {
         report: { type: 'string' },
         frames: { type: 'string' },
         guides: { type: 'boolean' },
+        repeated: { type: 'string' },
       },
     });
   } catch (error) {
     throw new UsageError(error instanceof Error ? error.message : String(error));
   }
+}
+
+function repeatedOf(text: string | undefined): Repeated {
+  const found = REPEATED.find((how) => how === (text ?? 'plain'));
+  if (!found) throw new UsageError(`--repeated ${text}: take ${REPEATED.join(', ')}.`);
+  return found;
 }
 
 function number(text: string | undefined, name: string, allowed: (n: number) => boolean): number | undefined {

@@ -28,7 +28,16 @@ export async function main(args: readonly string[]): Promise<number> {
   }
 }
 
-async function bake({ project: file, out, run, time, report, frames, guides }: BakeArguments): Promise<number> {
+async function bake({
+  project: file,
+  out,
+  run,
+  time,
+  report,
+  frames,
+  guides,
+  repeated,
+}: BakeArguments): Promise<number> {
   const opened = await parseProjectFile(await readFile(file, 'utf8'));
   if (!opened.ok) return tell(file, opened.problems);
   for (const warning of opened.warnings) say(`rattan: ${file}: ${problemWords(warning)}`);
@@ -40,7 +49,7 @@ async function bake({ project: file, out, run, time, report, frames, guides }: B
     new Deriver(loadFrom(assets), async (id) => assets.get(id)),
     extensionOf(out),
     name,
-    { run, time, frames, guides },
+    { run, time, frames, guides, repeated },
   );
   if (!baked.ok) return tell(file, baked.problems);
   for (const warning of baked.warnings) say(`rattan: ${file}: ${problemWords(warning)}`);

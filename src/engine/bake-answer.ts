@@ -10,7 +10,7 @@ const MAX_SECONDS = 30;
 const COME_AGAIN = 5;
 
 /**
- * Answers POST /api/bake: a project file in the body, `?format=glb|obj|stl|report`, and `run`, `time`, `frames` as on the
+ * Answers POST /api/bake: a project file in the body, `?format=glb|obj|stl|report`, and `run`, `time`, `frames`, `repeated` as on the
  * command line. Errors are `{ problems: [...] }` with words.
  */
 export async function answerBake(

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Problem } from '../core/math/result';
+import { REPEATED } from '../formats/format';
 import { WRITERS } from '../formats/registry';
 import { zipFiles } from '../formats/zip';
 import { parseProjectFile } from '../project/project-file';
@@ -11,6 +12,7 @@ export const bakeQuery = z.strictObject({
   format: z.enum(['report', ...WRITERS.map((f) => f.extensions[0])]).default('glb'),
   run: z.string().min(1).max(200).optional(),
   time: z.coerce.number().min(0).optional(),
+  repeated: z.enum(REPEATED).optional(),
   frames: z.coerce.number().int().min(2).max(100_000).optional(),
 });
 
@@ -38,7 +40,10 @@ export const refusal = (status: number, problems: readonly Problem[]): Answer =>
   jsonAnswer(status, { problems: problems.map((problem) => ({ ...problem, message: problemWords(problem) })) });
 
 /** Bakes the project file in a request's body. A report is JSON; files that come in several are zipped. */
-export async function bakeRequest(body: Uint8Array, { format, run, time, frames }: BakeQuery): Promise<Answer> {
+export async function bakeRequest(
+  body: Uint8Array,
+  { format, run, time, frames, repeated }: BakeQuery,
+): Promise<Answer> {
   const opened = await parseProjectFile(new TextDecoder().decode(body));
   if (!opened.ok) return refusal(opened.problems[0].code === 'project.invalid' ? 422 : 400, opened.problems);
   const { project, assets } = opened.value;
@@ -48,7 +53,7 @@ export async function bakeRequest(body: Uint8Array, { format, run, time, frames 
     new Deriver(loadFrom(assets), async (id) => assets.get(id)),
     extension,
     'rattan',
-    { run, time: time ?? null, frames: frames ?? 0, mostVertices: MOST_VERTICES },
+    { run, repeated, time: time ?? null, frames: frames ?? 0, mostVertices: MOST_VERTICES },
   );
   if (!baked.ok) return refusal(422, baked.problems);
   const { files, reports } = baked.value;

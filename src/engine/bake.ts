@@ -1,13 +1,15 @@
+import { instancesOf } from '../core/bending/instances';
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
-import { PLAIN_MATERIAL, type Material } from '../core/mesh/mesh';
+import { PLAIN_MATERIAL, vertexCount, type Material } from '../core/mesh/mesh';
 import { NEAR_ORIGIN } from '../core/math/tolerance';
 import { about, fail, ok, type Problem, type Result } from '../core/math/result';
-import type { MeshFormat, NamedBytes, NamedMesh } from '../formats/format';
+import type { MeshFormat, NamedBytes, NamedMesh, Repeated } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
 import type { Guide, Project } from '../project/schema';
-import { planCourse, type Deriver } from './derive';
+import { courseName } from '../project/commands/courses';
+import { planCourse, type DerivedCourse, type Deriver } from './derive';
 import { sourceOf } from './run-source';
 import type { LoadAsset } from './segment-stage';
 import { buildReport, type ReportOptions, type RunReport } from './report';
@@ -20,6 +22,8 @@ export interface BakeOptions extends ReportOptions {
   /** Visible guides are baked too, pale. */
   readonly guides?: boolean;
   readonly onProgress?: OnProgress;
+  /** How pieces that keep their shape are written, by formats that can; absent = each for itself. */
+  readonly repeated?: Repeated | undefined;
   /** Vertices of all runs together; more are refused before they are made. */
   readonly mostVertices?: number;
 }
@@ -71,22 +75,37 @@ export async function bakeProject(
     const { table, courses } = derived.value;
     const { origin } = table;
     for (const [k, course] of courses.entries()) {
+      if (!course.course.visible) continue;
       const plan = planCourse(derived.value, course, time);
-      vertices += plan.vertexCount;
+      const sets = options.repeated && options.repeated !== 'plain' ? instancesOf(plan) : undefined;
+      vertices += sets ? sets.reduce((sum, { form }) => sum + vertexCount(form.mesh), 0) : plan.vertexCount;
       if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
       const done = (from: number) => READY_SHARE + (1 - READY_SHARE) * from;
       const bending = partOf(share, done(k / courses.length), done((k + 1) / courses.length));
+      const name = nameOf(run.name, course, courses.length, project);
+      const isTinted = sets?.some(({ tints }) => tints) ?? false;
+      const own = origin.some((c) => c !== 0) && { origin };
+      if (sets && !isTinted) {
+        const { materials, images } = course.pieces;
+        for (const { form, places } of sets)
+          scene.push({ name, mesh: { ...form.mesh, materials, images }, places, ...own });
+        reports.push(buildReport(name, derived.value, k, plan, options));
+        continue;
+      }
       const mesh = buildRunMesh(plan, course.pieces, bending);
       if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
         return fail('bake.not-a-number', { run: run.name }, at);
-      const name = courses.length > 1 ? `${run.name} ${k + 1}` : run.name;
-      if (mesh.indices.length > 0) scene.push({ name, mesh, ...(origin.some((c) => c !== 0) && { origin }) });
+      if (mesh.indices.length > 0) scene.push({ name, mesh, ...own });
       reports.push(buildReport(name, derived.value, k, plan, options));
     }
   }
   if (options.guides) scene.push(...(await guideMeshes(project, deriver)));
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
+
+/** A course goes by its run's name where that has no other. */
+const nameOf = (run: string, { course }: DerivedCourse, courses: number, project: Project): string =>
+  courses > 1 ? `${run}, ${courseName(project, course)}` : run;
 
 async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMesh[]> {
   const visible = project.guides.filter((guide) => guide.visible);
@@ -137,9 +156,10 @@ export async function bakeFiles(
   const writer = writerFor(extension);
   if (!writer?.write) return fail('format.unknown', { extension });
   const onProgress = partOf(options.onProgress, 0, BENDING_SHARE);
-  const baked = await bakeProject(project, deriver, { ...options, ...(onProgress && { onProgress }) });
+  const repeated = writer.repeats ? options.repeated : undefined;
+  const baked = await bakeProject(project, deriver, { ...options, repeated, ...(onProgress && { onProgress }) });
   if (!baked.ok) return baked;
   const { scene, reports } = baked.value;
-  const files = await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1));
+  const files = await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1), repeated);
   return ok({ files, reports }, coarseFar(writer, scene));
 }

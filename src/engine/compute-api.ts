@@ -8,7 +8,7 @@ import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { Placing } from '../formats/paths/place-paths';
 import type { BroughtFile, PlacedLine } from './brought-file';
-import type { NamedBytes } from '../formats/format';
+import type { NamedBytes, Repeated } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
 import type { FacetUpdate } from './facets';
@@ -61,7 +61,12 @@ export interface ComputeApi {
     project: Project,
     extension: string,
     name: string,
-    options: { readonly run?: string | undefined; readonly time: number | null; readonly guides?: boolean },
+    options: {
+      readonly run?: string | undefined;
+      readonly time: number | null;
+      readonly guides?: boolean;
+      readonly repeated?: Repeated;
+    },
     onProgress: OnProgress,
   ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>>;
 }

@@ -1,4 +1,5 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
+import { boxOfInstances, instancesOf, type InstanceSet } from '../core/bending/instances';
 import type { Finding } from '../core/findings/registry';
 import { fitOf } from '../core/layout/fit-registry';
 import { laidPathOf } from '../core/layout/laid-path';
@@ -8,6 +9,7 @@ import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/re
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
+import { lazy } from '../core/math/lazy';
 import { Numbers } from '../core/math/numbers';
 import type { Vec3 } from '../core/math/vec3';
 import type { CoursePlan } from '../core/motion/pose-course';
@@ -35,6 +37,8 @@ export interface CourseFacets {
   };
   readonly surface: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
   readonly topology: Topology;
+  /** Meshes of pieces that keep their shape, each drawn at many places; the course is then made of these alone. */
+  readonly repeated: readonly RepeatedMesh[];
   /** The only one that changes while time plays, but for pieces that come and go. */
   readonly geometry: Geometry;
 }
@@ -47,6 +51,14 @@ export interface Geometry {
   /** Metres: where the mesh's own origin lies. */
   readonly origin: Vec3;
   readonly triangles: number;
+  /** Of each repeated mesh: matrices by columns, 16 numbers each, counted from the origin, and colours by which it is tinted. */
+  readonly places: readonly { readonly matrices: Float32Array; readonly tints?: Float32Array }[];
+}
+
+/** A mesh that is drawn at many places. */
+export interface RepeatedMesh extends Topology {
+  readonly positions: Float32Array;
+  readonly normals: Float32Array;
 }
 
 export interface SegmentFigures {
@@ -97,10 +109,10 @@ export class FacetVersions {
     const own = `${this.#prefix}${this.#numbers.of(laid)}`;
     const look = plan.pieces.some((piece) => piece.look) ? JSON.stringify(course.laying.variation) : '';
     const shifts = derived.source.steps.shape.lanes?.textureShift ? own : '';
+    const topology = this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts;
     return {
-      ...{ layout: own, segment: own, choices: own },
+      ...{ layout: own, segment: own, choices: own, topology, repeated: topology },
       surface: pieces.key,
-      topology: this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts,
       geometry: `${own}@${time}:${plan.pieces.length}`,
     };
   }
@@ -120,13 +132,15 @@ export function facetsOf(
       ? planCourse(derived, own, time)
       : { fit: own.course.fit, pieces: [], vertexCount: 0 };
     const now = versions.ofCourse(derived, at, plan, time);
+    const sets = lazy(() => instancesOf(plan));
     const changed = changedOf<CourseFacets>(now, held.courses?.[own.course.id], {
       layout: () => ({ ...own.laid.layout, summary: own.summary }),
       segment: () => figuresOf(own),
       choices: () => choicesOf(derived, own),
       surface: () => ({ materials: own.pieces.materials, images: own.pieces.images }),
-      topology: () => ownTopology(plan),
-      geometry: () => geometryOf(derived, plan),
+      topology: () => (sets() ? noTopology() : ownTopology(plan)),
+      repeated: () => (sets() ?? []).map(repeatedMesh),
+      geometry: () => geometryOf(derived, plan, sets()),
     });
     return { id: own.course.id, now, changed };
   });
@@ -151,7 +165,15 @@ function changedOf<F>(now: VersionsOf<F>, held: Partial<VersionsOf<F>> | undefin
 export function buffersOf({ path, courses }: FacetUpdate['changed']): ArrayBuffer[] {
   const arrays = [
     ...(path ? [path.line, path.tightness, path.ups, path.sides, path.stations] : []),
-    ...Object.values(courses).flatMap(({ topology, geometry }) => [
+    ...Object.values(courses).flatMap(({ topology, geometry, repeated = [] }) => [
+      ...repeated.flatMap(({ uvs, indices, colours, positions, normals }) => [
+        uvs,
+        indices,
+        colours,
+        positions,
+        normals,
+      ]),
+      ...(geometry?.places.flatMap(({ matrices, tints }) => [matrices, tints]) ?? []),
       ...(topology ? [topology.uvs, topology.indices, topology.colours] : []),
       ...(geometry ? [geometry.positions, geometry.normals] : []),
     ]),
@@ -159,10 +181,28 @@ export function buffersOf({ path, courses }: FacetUpdate['changed']): ArrayBuffe
   return arrays.flatMap((array) => (array ? [array.buffer as ArrayBuffer] : []));
 }
 
-function geometryOf({ table }: DerivedRun, plan: CoursePlan): Geometry {
-  const bent = bendRun(plan);
+function geometryOf({ table }: DerivedRun, plan: CoursePlan, sets: readonly InstanceSet[] | undefined): Geometry {
   const triangles = plan.pieces.reduce((sum, { form }) => sum + form.mesh.indices.length / 3, 0);
-  return { ...bent, box: boxOf(bent.positions), origin: table.origin, triangles };
+  const { origin } = table;
+  if (!sets) {
+    const bent = bendRun(plan);
+    return { ...bent, box: boxOf(bent.positions), origin, triangles, places: [] };
+  }
+  const places = sets.map(({ places: own, tints }) => ({ matrices: Float32Array.from(own), ...(tints && { tints }) }));
+  return { ...noVertices(), box: boxOfInstances(sets), origin, triangles, places };
+}
+
+/** Made anew each time: buffers are handed over. */
+const noTopology = (): Topology => ({ uvs: new Float32Array(), indices: new Uint32Array(), parts: [] });
+const noVertices = () => ({ positions: new Float32Array(), normals: new Float32Array() });
+
+/** A form's mesh that may be handed over. */
+function repeatedMesh({ form: { mesh } }: InstanceSet): RepeatedMesh {
+  const { positions, normals, uvs, colours, indices, parts } = mesh;
+  return {
+    ...{ positions: positions.slice(), normals: normals.slice(), uvs: uvs.slice(), indices: indices.slice(), parts },
+    ...(colours && { colours: colours.slice() }),
+  };
 }
 
 function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFigures {

@@ -16,6 +16,8 @@ export interface NamedMesh {
   readonly mesh: Mesh;
   /** Where the mesh's own origin lies, metres; absent = at the scene's. */
   readonly origin?: Vec3;
+  /** Where the mesh stands, again and again: matrices by columns, 16 numbers each, counted from the origin. Absent = once. */
+  readonly places?: Float64Array;
 }
 
 /** Throws where a number of a scene is none: no such file is ever written. */
@@ -28,6 +30,10 @@ export function refuseNaN(scene: readonly NamedMesh[]): void {
   }
 }
 
+/** How pieces that keep their shape are written: each for itself, as nodes with one mesh, or as one node with many places. */
+export const REPEATED = ['plain', 'nodes', 'gpu'] as const;
+export type Repeated = (typeof REPEATED)[number];
+
 /** A mesh file format; adding one is a file and a line in `index.ts`. */
 export interface MeshFormat<K extends string = string> {
   readonly kind: K;
@@ -37,6 +43,8 @@ export interface MeshFormat<K extends string = string> {
   readonly mime: string;
   /** Places are 32-bit numbers from the scene's origin: far from it they are coarse. */
   readonly isCoarseFar?: boolean;
+  /** A mesh may stand at many places without being written again and again. */
+  readonly repeats?: boolean;
   /** What travels: shown beside the choice when exporting. */
   readonly carries: string;
   /** Whether these bytes are of this format, whatever the name says; absent for formats that are only written. */
@@ -44,7 +52,12 @@ export interface MeshFormat<K extends string = string> {
   /** `files[0]` is the file itself, the rest lay beside it. All meshes are merged into one, by part. */
   read?(files: readonly NamedBytes[], onProgress?: OnProgress): Promise<Result<Mesh>>;
   /** The first file is the main one and is called `name` with the format's extension. */
-  write?(scene: readonly NamedMesh[], name: string, onProgress?: OnProgress): Promise<readonly NamedBytes[]>;
+  write?(
+    scene: readonly NamedMesh[],
+    name: string,
+    onProgress?: OnProgress,
+    repeated?: Repeated,
+  ): Promise<readonly NamedBytes[]>;
 }
 
 export const defineFormat = <K extends string>(format: MeshFormat<K>): MeshFormat<K> => format;

@@ -10,5 +10,7 @@ export const glb = defineFormat({
   carries: 'Metres, y up; materials and textures inside',
   sniff: (bytes) => bytes.length >= 12 && MAGIC.every((byte, i) => bytes[i] === byte),
   read: async ([main]) => (await import('./glb-files')).readGlbMesh(main),
-  write: async (scene, name, onProgress) => (await import('./glb-files')).writeGlb(scene, name, onProgress),
+  repeats: true,
+  write: async (scene, name, onProgress, repeated) =>
+    (await import('./glb-files')).writeGlb(scene, name, onProgress, repeated),
 });

@@ -1,13 +1,18 @@
 import { Document, type Texture } from '@gltf-transform/core';
-import { EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions';
+import { EXTMeshGPUInstancing, EXTTextureWebP, KHRTextureTransform } from '@gltf-transform/extensions';
 import { MeshoptTangents } from 'meshoptimizer/tangents';
 import type { OnProgress } from '../core/math/progress';
 import { compact } from '../core/mesh/compact';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
-import { refuseNaN, type NamedMesh } from './format';
+import { refuseNaN, type NamedMesh, type Repeated } from './format';
+import { manyPlaces, placedNodes } from './gltf-places';
 
 /** A glTF document with one node a run; parts become primitives with vertices of their own. */
-export async function buildDocument(scene: readonly NamedMesh[], onProgress?: OnProgress): Promise<Document> {
+export async function buildDocument(
+  scene: readonly NamedMesh[],
+  onProgress?: OnProgress,
+  repeated: Repeated = 'nodes',
+): Promise<Document> {
   refuseNaN(scene);
   const document = new Document();
   document.getRoot().getAsset().generator = 'Rattan';
@@ -15,7 +20,7 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
   const root = document.createScene('Scene');
   const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
   let done = 0;
-  for (const { name, mesh, origin } of scene) {
+  for (const { name, mesh, origin, places } of scene) {
     // Only what a part wears, made when it is met first.
     const texture = kept((i) => (mesh.images[i] ? buildTexture(document, mesh.images[i]) : null));
     const material = kept((i) => (mesh.materials[i] ? buildMaterial(document, mesh.materials[i], texture) : null));
@@ -39,7 +44,11 @@ export async function buildDocument(scene: readonly NamedMesh[], onProgress?: On
       target.addPrimitive(primitive);
       onProgress?.((done += part.count) / total);
     }
-    const node = document.createNode(name).setMesh(target);
+    const node = document.createNode(name);
+    if (!places) node.setMesh(target);
+    else if (repeated === 'gpu')
+      node.setMesh(target).setExtension(EXTMeshGPUInstancing.EXTENSION_NAME, manyPlaces(document, buffer, places)); // prettier-ignore
+    else for (const child of placedNodes(document, name, target, places)) node.addChild(child);
     if (origin) node.setTranslation([...origin]);
     root.addChild(node);
   }

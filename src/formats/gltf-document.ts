@@ -12,6 +12,7 @@ import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../core/mesh/mesh';
 import { addFaceNormals, fixMesh } from './fix-mesh';
 import { MAX_TRIANGLES } from './format';
+import { worldPlaces } from './gltf-places';
 
 const MIMES: readonly string[] = ['image/png', 'image/jpeg', 'image/webp'];
 
@@ -29,7 +30,7 @@ export function mergeDocument(document: Document): Result<Mesh> {
         leftOut.add(mesh!.getName());
         continue;
       }
-      gathered.add(primitive, node.getWorldMatrix(), mesh!.getName() || node.getName());
+      for (const place of worldPlaces(node)) gathered.add(primitive, place, mesh!.getName() || node.getName());
     }
     node.listChildren().forEach(visit);
   };

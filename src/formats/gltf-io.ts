@@ -3,6 +3,7 @@ import {
   KHRMaterialsUnlit,
   KHRMeshQuantization,
   KHRTextureTransform,
+  EXTMeshGPUInstancing,
   EXTTextureWebP,
 } from '@gltf-transform/extensions';
 import type { OnProgress } from '../core/math/progress';
@@ -16,7 +17,13 @@ export const buildGltfIo = (): WebIO =>
   new WebIO()
     .setVertexLayout(VertexLayout.SEPARATE)
     .setLogger(new Logger(Verbosity.SILENT))
-    .registerExtensions([KHRMeshQuantization, KHRTextureTransform, KHRMaterialsUnlit, EXTTextureWebP]);
+    .registerExtensions([
+      KHRMeshQuantization,
+      KHRTextureTransform,
+      KHRMaterialsUnlit,
+      EXTTextureWebP,
+      EXTMeshGPUInstancing,
+    ]);
 
 /** Parses a glTF's JSON. Problems: `gltf.broken`. */
 export function parseGltf(file: string, bytes: Uint8Array): Result<JSONDocument['json']> {

@@ -22,6 +22,8 @@ export interface Place {
 export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** Its rows follow the path: it is sliced for that, and its ends meet those beside it. */
   readonly follows: boolean;
+  /** Pieces are carried as one and keep their shape: many of them are one mesh at many places. */
+  readonly isRigid?: boolean;
   /** It bends where the path ends and pieces go on beyond it: they need a row there. */
   turnsAtEnds?(options: z.infer<S>): boolean;
   /** Pieces that meet along the path do not meet in height. */

@@ -15,7 +15,7 @@ import { Ground } from './Ground';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { Quality } from './Quality';
-import { RunMesh } from './RunMesh';
+import { CourseMesh } from './CourseMesh';
 import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
@@ -92,7 +92,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       <Lights {...sphere} />
       <Ground height={Math.min(0, box.min[1])} sphere={sphere} hasGrid={!isResultOnly} onCell={onCell} />
       {shown.flatMap(({ run, result }) =>
-        result.courses.map((course) => <RunMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
+        result.courses.map((course) => <CourseMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
       )}
       {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
       {own && comb && !isResultOnly && (

@@ -31,7 +31,7 @@ export function sceneBox(results: readonly RunResult[], empty = EMPTY_SCENE): Sc
   const places = framePlaces(results, empty);
   for (const { geometry } of results.flatMap(({ courses }) => courses)) {
     const { positions, box, origin } = geometry;
-    if (positions.length > 0) places.push(add(box.min, origin), add(box.max, origin));
+    if (positions.length > 0 || geometry.places.length > 0) places.push(add(box.min, origin), add(box.max, origin));
   }
   const extreme = (pick: (...values: number[]) => number, c: number) =>
     places.reduce((v, p) => pick(v, p[c]), places[0][c]);

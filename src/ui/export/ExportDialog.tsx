@@ -11,6 +11,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import type { Repeated } from '../../formats/format';
 import { WRITERS, type FormatName } from '../../formats/registry';
 import { ChoiceField } from '../fields/ChoiceField';
 import { OptionCard } from '../fields/OptionCard';
@@ -18,6 +19,12 @@ import { SwitchField } from '../fields/SwitchField';
 import { plural, seconds, whole } from '../format';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { useExport } from './use-export';
+
+const HOW: readonly { value: Repeated; label: string }[] = [
+  { value: 'nodes', label: 'nodes with one mesh' },
+  { value: 'gpu', label: 'instances of one node' },
+  { value: 'plain', label: 'each for itself' },
+];
 
 /** Which runs, in what state and format; then a file. */
 export function ExportDialog() {
@@ -31,15 +38,17 @@ export function ExportDialog() {
   const [state, setState] = useState<'finished' | 'now'>('finished');
   const hasGuides = useProject((s) => s.project.guides.some(({ visible }) => visible));
   const [guides, setGuides] = useState(false);
+  const [repeated, setRepeated] = useState<Repeated>('nodes');
   const { start, running, problem } = useExport();
   const close = () => {
     running?.stop();
     set({ dialog: undefined });
   };
   const chosen = what === 'one' ? runs.filter(({ id }) => id === selected?.id) : runs.filter(({ visible }) => visible);
-  const triangles = chosen
-    .flatMap(({ id }) => results.get(id)?.courses ?? [])
-    .reduce((sum, { geometry }) => sum + geometry.triangles, 0);
+  const shown = chosen.flatMap(({ id }) => results.get(id)?.courses ?? []);
+  const repeats =
+    WRITERS.find(({ kind }) => kind === format)?.repeats && shown.some((course) => course.repeated.length > 0);
+  const triangles = shown.reduce((sum, { geometry }) => sum + geometry.triangles, 0);
   return (
     <Dialog open onClose={close} aria-labelledby="export-title" slotProps={{ paper: { sx: { width: 420 } } }}>
       <DialogTitle id="export-title" variant="h2">
@@ -77,6 +86,7 @@ export function ExportDialog() {
             ]}
             onChange={setState}
           />
+          {repeats && <ChoiceField label="Stiff pieces" value={repeated} choices={HOW} onChange={setRepeated} />}
           {hasGuides && <SwitchField label="Guides too" value={guides} onChange={setGuides} />}
         </Box>
         <Typography color="text.secondary">
@@ -103,12 +113,12 @@ export function ExportDialog() {
           color="secondary"
           disabled={running !== undefined || chosen.length === 0}
           onClick={() =>
-            void start(
-              format,
-              what === 'one' ? selected?.id : undefined,
-              state === 'now' ? (time ?? null) : null,
+            void start(format, {
+              run: what === 'one' ? selected?.id : undefined,
+              time: state === 'now' ? (time ?? null) : null,
               guides,
-            )
+              repeated,
+            })
           }
         >
           Save file

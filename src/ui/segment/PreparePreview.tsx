@@ -12,7 +12,7 @@ import type { SegmentView } from '../../engine/segment-view';
 import { ContextGuard } from '../bentview/ContextGuard';
 import { FrameReporter } from '../bentview/FrameReporter';
 import { Lights } from '../bentview/Lights';
-import { SurfaceMesh } from '../bentview/RunMesh';
+import { SurfaceMesh } from '../bentview/SurfaceMesh';
 import { boundingSphere } from '../bentview/scene-box';
 import { ViewCamera } from '../bentview/ViewCamera';
 import { Viewport } from '../bentview/viewport';

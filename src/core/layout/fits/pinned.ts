@@ -15,6 +15,7 @@ export const pinned = defineFit({
   defaults: { kind: 'pinned' },
   fields: [],
   follows: false,
+  isRigid: true,
   measures: () => 'path',
   fillRows(rows, form, shape, place) {
     const { station, factor, natural, pins } = place;

@@ -30,6 +30,7 @@ export const stiff = defineFit({
     },
   ],
   follows: false,
+  isRigid: true,
   measures: ({ stands }) => (stands === 'plumb' ? 'plan' : 'path'),
   fillRows(rows, form, shape, { station, factor, scale, natural }, { stands }) {
     const middle = natural / 2;

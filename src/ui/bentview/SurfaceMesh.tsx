@@ -6,7 +6,8 @@ import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 import type { CourseResult } from '../state/results-store';
-import { buildMaterials, disposeMaterials } from './materials';
+import { topologyGeometry } from './topology-geometry';
+import { useMaterials } from './use-materials';
 
 /** What of a mesh is drawn. */
 export interface Surface extends Pick<CourseResult, 'topology' | 'surface'> {
@@ -17,25 +18,12 @@ export interface Surface extends Pick<CourseResult, 'topology' | 'surface'> {
   readonly origin?: Vec3;
 }
 
-/** A course's bent mesh. */
-export function RunMesh({ run, course: { geometry, topology, surface } }: { run: string; course: CourseResult }) {
-  const { positions, normals, box, origin } = geometry;
-  return <SurfaceMesh {...{ run, positions, normals, box, origin, topology, surface }} />;
-}
-
 const NOWHERE_ELSE: Vec3 = [0, 0, 0];
 
 /** A mesh. While only its vertices move, the same buffers are filled again. */
 export function SurfaceMesh({ run, positions, normals, box, origin, topology, surface }: Surface & { run: string }) {
   const invalidate = useThree((s) => s.invalidate);
-  const geometry = useMemo(() => {
-    const built = new BufferGeometry();
-    built.setIndex(new BufferAttribute(topology.indices, 1));
-    built.setAttribute('uv', new BufferAttribute(topology.uvs, 2));
-    if (topology.colours) built.setAttribute('color', new BufferAttribute(topology.colours, 4));
-    for (const { start, count, material } of topology.parts) built.addGroup(start, count, material);
-    return built;
-  }, [topology]);
+  const geometry = useMemo(() => topologyGeometry(topology), [topology]);
   useEffect(() => () => geometry.dispose(), [geometry]);
 
   useLayoutEffect(() => {
@@ -47,12 +35,7 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
     invalidate();
   }, [geometry, positions, normals, box, invalidate]);
 
-  const hasColours = topology.colours !== undefined;
-  const materials = useMemo(
-    () => buildMaterials(surface.materials, surface.images, hasColours, invalidate),
-    [surface, hasColours, invalidate],
-  );
-  useEffect(() => () => disposeMaterials(materials), [materials]);
+  const materials = useMaterials(surface, topology.colours !== undefined);
 
   if (positions.length === 0) return null;
   return (
