@@ -1,6 +1,7 @@
 import { buildArcTable } from '../curve/arc-table';
 import { wheelRadius } from '../curve/kinds/belt';
 import type { CurveSpec } from '../curve/registry';
+import type { Vec3 } from '../math/vec3';
 import { chordsAlong } from '../layout/chords';
 import { compiled } from '../testing/runs';
 import { closingOf } from './close-loop';
@@ -66,7 +67,8 @@ describe('closingOf', () => {
   });
 
   it('has nothing to say where links do not follow the path, or there is no loop', () => {
-    expect(closingOf(belt(400, [{ teeth: 17 }, { radius: 2 }]), 12.7, 1)).toBeUndefined();
+    const spike: CurveSpec = { ...belt(400), kind: 'straight', points: [[0, 0, 0], [100, 0, 0], [0, 0, 0.5]].map(([x, y, z]) => ({ position: [x, y, z] as Vec3 })) }; // prettier-ignore
+    expect(closingOf(spike, 12.7, 1)).toBeUndefined();
     expect(closingOf({ ...belt(400), kind: 'smooth', closed: false }, 12.7, 1)).toBeUndefined();
   });
 });

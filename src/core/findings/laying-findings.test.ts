@@ -54,6 +54,13 @@ describe('findings of laying', () => {
     expect(find('loopOpen', loop, pinned('shared') as JobChange)).toBeUndefined();
   });
 
+  it('links that are longer than the bend is wide', () => {
+    const loop = (radius: number): CurveSpec => ({ kind: 'belt', closed: true, points: [{ position: [0, 0, 0], radius: 1 }, { position: [4, 0, 0], radius }] }); // prettier-ignore
+    const pinned: JobChange = { laying: { kind: 'pinToPin' }, fit: { kind: 'pinned' } };
+    expect(factOf(find('linkTooLong', loop(0.24), pinned), 'radius')).toBeCloseTo(0.24, 6);
+    expect(find('linkTooLong', loop(0.26), pinned)).toBeUndefined();
+  });
+
   it('teeth that are not as far apart as the links', () => {
     const loop = (pitch: number): CurveSpec => ({ kind: 'belt', closed: true, points: [{ position: [0, 0, 0], teeth: 12 }, { position: [4, 0, 0], teeth: 12 }], numbers: { pitch } }); // prettier-ignore
     const pinned: JobChange = { laying: { kind: 'pinToPin' }, fit: { kind: 'pinned' } };

@@ -55,26 +55,34 @@ const MOST_ARC = 1.6;
  */
 function nextPin(line: Line, t: number, step: number, pitch: number, pin: Float64Array, out: Float64Array): number {
   const [x, y, z] = pin;
-  const enough = Math.max(pitch * 1e-14, Math.max(Math.abs(x), Math.abs(y), Math.abs(z)) * 4e-16);
+  const enough = Math.max(pitch * 1e-13, Math.max(Math.abs(x), Math.abs(y), Math.abs(z)) * 4e-15);
   let a = t;
   let fa = -pitch;
   let b = t + step;
   let fb = 0;
-  for (let round = 0; round < 60; round++) {
+  // The root lies between these; infinite until a place beyond it is known.
+  let low = t;
+  let high = Infinity;
+  for (let round = 1; round < 100; round++) {
     line.place(out, 0, b);
     const [dx, dy, dz] = [out[0] - x, out[1] - y, out[2] - z];
     fb = Math.sqrt(dx * dx + dy * dy + dz * dz) - pitch;
     if (fb <= enough && fb >= -enough) return b;
-    const slope = (fb - fa) / (b - a);
-    // Where the distance does not grow, on by what is missing: no nearer root is passed by that.
-    const next = slope > 0 ? b - fb / slope : b + (Math.max(-fb, pitch * 1e-3) * step) / pitch;
+    if (fb < 0) low = b;
+    else high = b;
+    const next = b - (fb * (b - a)) / (fb - fa);
     a = b;
     fa = fb;
-    if (next === b) break;
-    b = next;
+    if (next > low && next < high && round % BISECT !== 0) b = next;
+    // Where the curve's speed jumps: by halves, or on by what is missing, which passes no nearer root.
+    else b = high < Infinity ? (low + high) / 2 : b + (Math.max(-fb, pitch * 1e-3) * step) / pitch;
+    if (b === a) break;
   }
   return Math.abs(fb) <= pitch * 1e-9 ? a : NaN;
 }
+
+/** After so many rounds of the secant method one by halves. */
+const BISECT = 6;
 
 /** The chords of a shape's line from station `from` to `to`, metres; with its offsets, where the run lies beside its path. */
 export function chordsOf(shape: Shape, from: number, to: number): Chords {

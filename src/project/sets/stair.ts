@@ -29,7 +29,7 @@ export function stairParts(id: (name: string) => string, { width, going, highest
       madeSegment(
         string,
         'plank',
-        { length: 1, width: wide, thickness: 0.3 },
+        { length: 0.8, width: wide, thickness: 0.3 },
         { name: 'String', prepare: { centre: 'middle' } },
       ),
       madeSegment(baluster, 'baluster', { form: 'turned', height: 0.8, size: 0.042, smooth: 0.0008 }),

@@ -18,6 +18,7 @@ const FACTS = {
   wanted: 0.01,
   off: 0.04,
   slack: 0.03,
+  pitch: 12.7,
   links: 40,
   teeth: 0.1,
   angle: 0.8,
@@ -29,7 +30,7 @@ const FACTS = {
 };
 
 /** Those that nothing puts right by itself. */
-const BY_HAND = ['pressedTooFar', 'openingTooWide', 'piecesOverlap'];
+const BY_HAND = ['pressedTooFar', 'openingTooWide', 'piecesOverlap', 'linkTooLong'];
 
 describe('findingWords', () => {
   it.each(Object.keys(checks))('has a title, an amount and a remedy for %s', (check) => {

@@ -49,6 +49,10 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
     title: 'Pieces are pressed too far',
     text: `${metres(f.length)} long${place(finding)}; what of them keeps its shape needs ${metres(f.needed)}. Lay fewer.`,
   }),
+  linkTooLong: (f, finding) => ({
+    title: 'Links too long for this bend',
+    text: `Radius ${radius(f.radius)}${place(finding)}; links of ${metres(f.pitch)} need ${radius(f.pitch / 2)}. Take shorter ones, or widen it.`,
+  }),
   loopOpen: (f) => ({
     title: 'The loop does not close',
     text: `${metres(f.slack)} lie between the last of ${f.links} links and the first.`,

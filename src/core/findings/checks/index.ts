@@ -9,6 +9,7 @@ import { overStretched } from './over-stretched';
 import { tooCoarse } from './too-coarse';
 import { tooNearGuide } from './too-near-guide';
 import { cornerMissing } from './corner-missing';
+import { linkTooLong } from './link-too-long';
 import { loopOpen } from './loop-open';
 import { openingTooWide } from './opening-too-wide';
 import { piecesOverlap } from './pieces-overlap';
@@ -26,6 +27,7 @@ export const checks = {
   endMissed,
   overStretched,
   pressedTooFar,
+  linkTooLong,
   loopOpen,
   toothPitch,
   cornerMissing,
