@@ -1,3 +1,4 @@
+import { weldSeams } from '../core/bending/weld-seams';
 import { instancesOf } from '../core/bending/instances';
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
@@ -92,11 +93,11 @@ export async function bakeProject(
         reports.push(buildReport(name, derived.value, k, plan, options));
         continue;
       }
-      const mesh = buildRunMesh(plan, course.pieces, bending);
+      const mesh = weldSeams(buildRunMesh(plan, course.pieces, bending), plan);
       if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
         return fail('bake.not-a-number', { run: run.name }, at);
       if (mesh.indices.length > 0) scene.push({ name, mesh, ...own });
-      reports.push(buildReport(name, derived.value, k, plan, options));
+      reports.push({ ...buildReport(name, derived.value, k, plan, options), vertices: vertexCount(mesh) });
     }
   }
   if (options.guides) scene.push(...(await guideMeshes(project, deriver)));

@@ -12,6 +12,8 @@ import type { NamedBytes, Repeated } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
 import type { FacetUpdate } from './facets';
+import type { PartsLine } from './parts-list';
+import type { PieceRow } from './piece-table';
 import type { RunSource } from './run-source';
 import type { ViewAsk } from './run-viewer';
 import type { SegmentParts } from './ready-segment';
@@ -48,6 +50,10 @@ export interface ComputeApi {
     guide: Guide,
     fixed?: { readonly start?: boolean; readonly end?: boolean },
   ): Promise<Result<CurveSpec>>;
+  /** All pieces of a course in numbers. */
+  pieces(source: RunSource, course: string): Promise<Result<readonly PieceRow[]>>;
+  /** What a project is laid of. */
+  parts(project: Project): Promise<Result<readonly PartsLine[]>>;
   /** How the links of a course fit the loop that they go round. Problems: `laying.no-loop`, and those of the run. */
   closing(source: RunSource, course: string): Promise<Result<Closing>>;
   /** Points that wind about a guide's own y axis. */

@@ -14,6 +14,8 @@ import { closingOfCourse } from './closing';
 import type { ComputeApi } from './compute-api';
 import { holdLife } from './worker-life';
 import { Deriver } from './derive';
+import { partsList } from './parts-list';
+import { pieceTable } from './piece-table';
 import { pushOutOf } from './push-out-of';
 import { buildSegmentView } from './segment-view';
 import { windRound } from './wind-round';
@@ -56,6 +58,12 @@ const api: ComputeApi = {
     return ready.ok ? ok((await edgeChains(ready.value.mesh, sharp)).slice(0, MOST_CHAINS)) : ready;
   },
   pushOut: (source, guide, fixed) => pushOutOf(deriver, source, guide, fixed),
+  async pieces(source, course) {
+    const derived = await deriver.derive(source);
+    const own = derived.ok && derived.value.courses.find((each) => each.course.id === course);
+    return derived.ok ? ok(own ? pieceTable(own) : []) : derived;
+  },
+  parts: (project) => partsList(deriver, project),
   closing: (source, course) => closingOfCourse(deriver, source, course),
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);

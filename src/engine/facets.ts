@@ -6,6 +6,7 @@ import { laidPathOf } from '../core/layout/laid-path';
 import type { Layout } from '../core/layout/layout';
 import { layPieces } from '../core/layout/lay-course';
 import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/registry';
+import { stepFigures, type StepFigures } from '../core/layout/step-figures';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
@@ -28,7 +29,7 @@ export interface RunFacets {
 
 /** What the screen knows of one course. */
 export interface CourseFacets {
-  readonly layout: Layout & { readonly summary: LayoutSummary };
+  readonly layout: Layout & { readonly summary: LayoutSummary; readonly steps?: StepFigures | undefined };
   readonly segment: SegmentFigures;
   /** What every laying rule would come to, where it can be laid, and the triangles of the finished course for each way of slicing. */
   readonly choices: {
@@ -74,6 +75,8 @@ export interface SegmentFigures {
   /** Metres: what the bend keeps to. */
   readonly tolerance: number;
   readonly triangles: number;
+  /** Metres: how far the end of a piece is off the start of the next where they touch; undefined where ends have no corners. */
+  readonly seam: number | undefined;
 }
 
 /** A facet is the same as long as its version is. */
@@ -134,7 +137,7 @@ export function facetsOf(
     const now = versions.ofCourse(derived, at, plan, time);
     const sets = lazy(() => instancesOf(plan));
     const changed = changedOf<CourseFacets>(now, held.courses?.[own.course.id], {
-      layout: () => ({ ...own.laid.layout, summary: own.summary }),
+      layout: () => layoutOf(own),
       segment: () => figuresOf(own),
       choices: () => choicesOf(derived, own),
       surface: () => ({ materials: own.pieces.materials, images: own.pieces.images }),
@@ -205,8 +208,14 @@ function repeatedMesh({ form: { mesh } }: InstanceSet): RepeatedMesh {
   };
 }
 
+function layoutOf({ laid, summary, shape, course, ready }: DerivedCourse): CourseFacets['layout'] {
+  const { min, max } = ready.prepared.box;
+  const size = { wide: max[2] - min[2], thick: max[1] - min[1] };
+  return { ...laid.layout, summary, steps: stepFigures(laid.layout, shape, course.fit, size) };
+}
+
 function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFigures {
-  const { length, box, sourceBox, axes, rows, mesh } = ready.prepared;
+  const { length, box, sourceBox, axes, rows, mesh, seam } = ready.prepared;
   const { from, to } = shape.reach;
   return {
     ...{ length, box, sourceBox, axes, tolerance },
@@ -214,6 +223,7 @@ function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFig
     rows: laid.pieces.reduce((most, { form }) => Math.max(most, form.rows.length - 1), 0),
     neededPerMetre: 1 / neededRow(shape, from, to, { half: halfWidth(box), tolerance }),
     triangles: mesh.indices.length / 3,
+    seam: seam.gap,
   };
 }
 

@@ -55,6 +55,7 @@ const DIALOGS = {
   section: dynamic(() => import('./segment/SectionDialog').then((m) => m.SectionDialog), { ssr: false }),
   prepare: dynamic(() => import('./segment/PrepareDialog').then((m) => m.PrepareDialog), { ssr: false }),
   bringPath: dynamic(() => import('./paths/BringPathDialog').then((m) => m.BringPathDialog), { ssr: false }),
+  pieces: dynamic(() => import('./pieces/PiecesDialog').then((m) => m.PiecesDialog), { ssr: false }),
   keys: dynamic(() => import('./keys/KeysDialog').then((m) => m.KeysDialog), { ssr: false }),
 };
 

@@ -16,11 +16,13 @@ export interface LayoutSummary {
   readonly gap: Range;
   /** Metres: natural length of the body. */
   readonly natural: number;
+  /** Metres from pin to pin, where pieces are pinned. */
+  readonly pitch?: number;
   /** Metres of the reach left bare; negative = beyond it. */
   readonly remainder: number;
 }
 
-export function summaryOf({ placements, remainder, round }: Layout): LayoutSummary {
+export function summaryOf({ placements, remainder, round, pinned }: Layout): LayoutSummary {
   const body = placements.filter(({ kind }) => kind === 'body');
   const gaps = (round ? body : body.slice(0, -1)).map(({ gap }) => gap);
   return {
@@ -29,6 +31,7 @@ export function summaryOf({ placements, remainder, round }: Layout): LayoutSumma
     gap: gaps.length > 0 ? rangeOf(gaps) : { least: 0, greatest: 0 },
     natural: body[0]?.natural ?? 0,
     remainder,
+    ...(pinned && { pitch: pinned.pitch * (body[0]?.stretch ?? 1) }),
   };
 }
 

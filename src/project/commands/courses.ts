@@ -1,5 +1,6 @@
 import { courseOf, laysSegment, type Course, type Project, type Run, type Segment } from '../schema';
-import { changeRun } from './runs';
+import type { PieceEdit } from '../../core/layout/laying-spec';
+import { changeRun, setLaying, type CourseAt } from './runs';
 import { addSegment } from './segments';
 
 /** Segments that no course lays any more go. */
@@ -49,3 +50,16 @@ export function deleteCourse(project: Project, run: string, course: string): Pro
 /** The name of a course: its own, or its segment's. */
 export const courseName = ({ segments }: Pick<Project, 'segments'>, { name, segment }: Course): string =>
   name ?? segments.find(({ id }) => id === segment)?.name ?? 'Course';
+
+/** Says something of one piece of a course beside all others; what is said before stays, and undefined takes it back. */
+export function editPiece(project: Project, at: CourseAt, piece: number, change: Partial<PieceEdit>): Project {
+  const run = project.runs.find(({ id }) => id === at.run);
+  if (!run) return project;
+  const { pieces } = courseOf(run, at.course).laying;
+  const known = pieces.find((edit) => edit.piece === piece);
+  const said = Object.entries({ ...known, ...change, piece }).filter(([, value]) => value !== undefined && value !== 0);
+  const next = { ...Object.fromEntries(said), piece } as PieceEdit;
+  const others = pieces.filter((edit) => edit.piece !== piece);
+  const isPlain = Object.keys(next).length === 1;
+  return setLaying(project, at, { pieces: isPlain ? others : [...others, next] });
+}

@@ -8,7 +8,7 @@ export const causewayFurniture = (): SetParts => ({
   segments: [
     madeSegment('lane-line', 'plank', { length: 3, width: 0.12, thickness: 0.004 }, {
       name: 'Lane line',
-      finishes: [{ part: 'Plank', ...FINISH_DEFAULTS, colour: '#ece7da', roughness: 0.7 }],
+      finishes: [{ part: 'Board', ...FINISH_DEFAULTS, colour: '#ece7da', roughness: 0.7 }],
     }),
     madeSegment('edge-post', 'post', { height: 0.85, size: 0.11, thickness: 0.11, below: 0.5 }, { name: 'Edge post' }),
   ],

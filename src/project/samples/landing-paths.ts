@@ -49,7 +49,7 @@ export const BUCKETS: CurveSpec = {
   kind: 'belt',
   closed: true,
   points: [
-    { position: [58.8, 3.5, 4], teeth: 6 },
+    { position: [58.740849372555765, 3.5458083806523026, 4], teeth: 6 },
     { position: [63, -0.2, 4], teeth: 6 },
     { position: [61.25, 2.05, 4], radius: 0.4 },
   ],

@@ -259,7 +259,9 @@ function wholeCauseway(): Project {
     { ...drain.courses[0], id: 'drain', name: 'Kerb drain' },
     ...furniture.courses,
   ];
-  return { ...rest, segments: [...segments, ...furniture.segments], runs: [{ ...road, courses }] };
+  const [lane, ...others] = segments;
+  const unmarked = { ...lane, source: { from: 'maker', spec: made('kerbedLane', { centreLine: false }) } as const };
+  return { ...rest, segments: [unmarked, ...others, ...furniture.segments], runs: [{ ...road, courses }] };
 }
 
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */

@@ -8,8 +8,8 @@ export const cableWithClips = defineSet({
   hint: 'A round cable, clips round it at even intervals',
   parts(id) {
     const [cable, clip] = [id('cable'), id('clip')];
-    const metal = { part: 'Tube', ...FINISH_DEFAULTS, colour: '#b9bcbb', roughness: 0.35, metalness: 1 };
-    const rubber = { part: 'Tube', ...FINISH_DEFAULTS, colour: '#33383b', roughness: 0.65 };
+    const metal = { part: 'Skin', ...FINISH_DEFAULTS, colour: '#b9bcbb', roughness: 0.35, metalness: 1 };
+    const rubber = { part: 'Skin', ...FINISH_DEFAULTS, colour: '#33383b', roughness: 0.65 };
     return {
       segments: [
         madeSegment(cable, 'tube', { length: 0.5, radius: 0.012 }, { name: 'Cable', finishes: [rubber] }),

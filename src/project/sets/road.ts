@@ -16,7 +16,7 @@ export const road = defineSet({
       repeat: 1.6,
       fit: 'onward',
     } as const;
-    const paint = { part: 'Plank', ...FINISH_DEFAULTS, colour: '#ece7da', roughness: 0.7 };
+    const paint = { part: 'Board', ...FINISH_DEFAULTS, colour: '#ece7da', roughness: 0.7 };
     const posts = (name: string, course: string, side: number) =>
       courseOfSet(
         course,
@@ -31,7 +31,7 @@ export const road = defineSet({
       );
     return {
       segments: [
-        madeSegment(lane, 'kerbedLane', {}, { name: 'Kerbed road', finishes: [asphalt] }),
+        madeSegment(lane, 'kerbedLane', { centreLine: false }, { name: 'Kerbed road', finishes: [asphalt] }),
         madeSegment(line, 'plank', { length: 3, width: 0.12, thickness: 0.004 }, { name: 'Line', finishes: [paint] }),
         madeSegment(post, 'post', { height: 0.9, size: 0.11, thickness: 0.11, below: 0.4 }, { name: 'Road post' }),
       ],

@@ -14,6 +14,7 @@ import { PathOverlay } from './PathOverlay';
 import { PenOverlay } from './PenOverlay';
 import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
+import { PieceMark } from './PieceMark';
 import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
 import { useFollow } from './use-follow';
@@ -99,6 +100,7 @@ export function BentView() {
         sx={{ position: 'absolute', inset: 0, pointerEvents: 'none', display: isResultOnly ? 'none' : 'block' }}
       >
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
+        <PieceMark viewport={viewport} />
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
         {result && run?.visible && <FindingMarks viewport={viewport} path={result.path} />}

@@ -9,10 +9,13 @@ export function ScenePolyline({
   viewport,
   places,
   isDashed = false,
+  width = isDashed ? 1.5 : 2.5,
 }: {
   viewport: Viewport;
   places: readonly Vec3[];
   isDashed?: boolean;
+  /** Pixels. */
+  width?: number;
 }) {
   const ref = useRef<SVGPolylineElement>(null);
   useEffect(
@@ -30,7 +33,7 @@ export function ScenePolyline({
         ref={ref}
         fill="none"
         stroke="var(--mui-palette-primary-main)"
-        strokeWidth={isDashed ? 1.5 : 2.5}
+        strokeWidth={width}
         strokeDasharray={isDashed ? '6 4' : undefined}
         strokeLinecap="round"
         strokeLinejoin="round"

@@ -45,6 +45,8 @@ export interface SessionState {
   readonly run: string | undefined;
   /** The course of it that is shown; absent = its first. None when another run is chosen. */
   readonly course: string | undefined;
+  /** The piece of that course that is chosen. */
+  readonly piece: number | undefined;
   /** The segment of that course that is shown; absent = the first of its body. */
   readonly segment: string | undefined;
   /** Runs chosen beside `run`; none when another one is chosen. */
@@ -83,7 +85,7 @@ export interface SessionState {
   readonly time: number | undefined;
   readonly isPlaying: boolean;
   readonly save: SaveState;
-  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | undefined;
+  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | 'pieces' | undefined;
   /** Those that are shown or wait to be, the oldest first. */
   readonly notices: readonly Notice[];
   set(change: SessionChange): void;
@@ -104,6 +106,7 @@ export const createSessionStore = (): SessionStore =>
     run: undefined,
     course: undefined,
     segment: undefined,
+    piece: undefined,
     moreRuns: [],
     point: undefined,
     more: [],
@@ -140,8 +143,8 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
-        ...('run' in change && !('course' in change) && { course: undefined, segment: undefined }),
-        ...('course' in change && !('segment' in change) && { segment: undefined }),
+        ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
+        ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
       }),
     frame: (what) =>
       set(({ framing, guide }) => ({

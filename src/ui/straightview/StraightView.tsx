@@ -4,7 +4,7 @@ import { Box, Typography } from '@mui/material';
 import { scaleLinear } from 'd3-scale';
 import { useRef, type PointerEvent } from 'react';
 import { FindingsStrip } from '../findings/FindingsStrip';
-import { useCourseView, useRun, useSet } from '../state/app-context';
+import { useCourse, useCourseView, useRun, useSet } from '../state/app-context';
 import { FindingMarks } from './FindingMarks';
 import { Lane } from './Lane';
 import { PiecesLane } from './PiecesLane';
@@ -12,6 +12,7 @@ import { Playback } from './Playback';
 import { ReachHandles } from './ReachHandles';
 import { RollLane } from './RollLane';
 import { StationAxis } from './StationAxis';
+import { StationHandles } from './StationHandles';
 import { StationCursor } from './StationCursor';
 import { StretchLane } from './StretchLane';
 import { TightnessLane } from './TightnessLane';
@@ -26,6 +27,7 @@ export const HEADING = 34;
 /** The run unrolled along its length: x is the station in metres. */
 export function StraightView() {
   const run = useRun();
+  const course = useCourse();
   const result = useCourseView();
   const set = useSet();
   const box = useRef<HTMLDivElement>(null);
@@ -56,7 +58,7 @@ export function StraightView() {
           </Typography>
           <Playback />
         </Box>
-        {run && result && width > 0 && height > HEADING + 20 && (
+        {run && course && result && width > 0 && height > HEADING + 20 && (
           <svg
             role="group"
             aria-label={`${run.name} unrolled`}
@@ -66,7 +68,7 @@ export function StraightView() {
           >
             <StationAxis x={x} length={length} bottom={160 + more} />
             <Lane top={18} height={30} label="Pieces">
-              <PiecesLane x={x} layout={result.layout} />
+              <PiecesLane x={x} layout={result.layout} run={run} course={course} />
             </Lane>
             <Lane top={52} height={44 + more} label="Tightness">
               <TightnessLane x={x} path={result.path} height={44 + more} />
@@ -78,6 +80,7 @@ export function StraightView() {
               <StretchLane x={x} layout={result.layout} />
             </Lane>
             <ReachHandles x={x} run={run} length={length} reach={result.layout.reach} />
+            <StationHandles x={x} run={run} course={course} length={length} />
             <FindingMarks x={x} />
             <StationCursor x={x} length={length} bottom={156 + more} />
           </svg>

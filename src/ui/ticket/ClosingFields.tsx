@@ -1,15 +1,17 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { useMemo } from 'react';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Closing } from '../../core/edit/close-loop';
+import type { ComputeApi } from '../../engine/compute-api';
 import { sourceOf } from '../../engine/run-source';
 import { changeCurve } from '../../project/commands/paths';
 import { setRule } from '../../project/commands/runs';
 import type { Project } from '../../project/schema';
 import { metres, percentText, signed, whole } from '../format';
-import { useApp, useEdit, useProject } from '../state/app-context';
+import { useAnswer } from '../state/use-answer';
+import { useEdit, useProject } from '../state/app-context';
 import type { StepProps } from './step-props';
 
 type ClosingProps = Pick<StepProps, 'run' | 'course' | 'path'>;
@@ -17,7 +19,7 @@ type ClosingProps = Pick<StepProps, 'run' | 'course' | 'path'>;
 /** How many links close a loop, what is left, and ways to take it up, each with its figure. */
 export function ClosingFields({ run, course, path }: ClosingProps) {
   const edit = useEdit();
-  const closing = useClosing({ run, course, path });
+  const closing = useClosing({ run, course });
   const { rule } = course.laying;
   if (!closing || rule.kind !== 'pinToPin') return null;
   const { fits, slack, links, pitch, scaled, moved } = closing;
@@ -65,22 +67,11 @@ export function ClosingFields({ run, course, path }: ClosingProps) {
 }
 
 /** Asked of the worker whenever the loop changes. */
-function useClosing({ run, course, path }: ClosingProps): Closing | undefined {
-  const { baker, document } = useApp();
-  const segments = useProject((s) => s.project.segments);
-  const [known, setKnown] = useState<Closing>();
-  useEffect(() => {
-    let isLive = true;
-    const source = sourceOf(document.getState().project, run);
-    if (!source.ok) return;
-    const ask = baker.call((api) => api.closing(source.value, course.id));
-    ask.then(
-      (answer) => isLive && setKnown(answer.ok ? answer.value : undefined),
-      () => undefined, // a crash is told by the run itself
-    );
-    return () => {
-      isLive = false;
-    };
-  }, [baker, document, run, course, path, segments]);
-  return known;
+function useClosing({ run, course }: Pick<ClosingProps, 'run' | 'course'>): Closing | undefined {
+  const project = useProject((s) => s.project);
+  const ask = useMemo(() => {
+    const source = sourceOf(project, run);
+    return source.ok ? (api: ComputeApi) => api.closing(source.value, course.id) : undefined;
+  }, [project, run, course]);
+  return useAnswer(ask);
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box } from '@mui/material';
+import { Box, Button, Typography } from '@mui/material';
 import { useRef } from 'react';
 import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
 import { layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
@@ -9,19 +9,23 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { Fold } from '../fields/Fold';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
-import { useEdit } from '../state/app-context';
+import { metres } from '../format';
+import { useEdit, useSet } from '../state/app-context';
+import { BandPicture } from './BandPicture';
 import { ClosingFields } from './ClosingFields';
 import { layingSummaries } from './laying-summaries';
 import { PatternFields } from './PatternFields';
 import { PlacesFields } from './PlacesFields';
 import { PositionFields } from './PositionFields';
 import { RuleCards } from './RuleCards';
+import { StepFiguresText } from './StepFiguresText';
 import type { StepProps } from './step-props';
 import { VariationFields } from './VariationFields';
 
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
-export function LayingStep({ run, course, path, result }: StepProps) {
+export function LayingStep({ run, course, segment, path, result }: StepProps) {
   const edit = useEdit();
+  const set = useSet();
   const at = { run: run.id, course: course.id };
   const { rule, variation } = course.laying;
   const length = result?.path.length ?? 0;
@@ -55,6 +59,7 @@ export function LayingStep({ run, course, path, result }: StepProps) {
           values={course.fit}
           onChange={(next) => edit((project) => setCourse(project, at, { fit: next }))}
         />
+        {course.fit.kind === 'levelBand' && <BandPicture at={at} fit={course.fit} segment={segment} />}
         <NumberField
           label="From station"
           quantity="length"
@@ -76,6 +81,15 @@ export function LayingStep({ run, course, path, result }: StepProps) {
           }
         />
       </Box>
+      {result?.layout.steps && <StepFiguresText steps={result.layout.steps} />}
+      {fit.follows && result?.segment.seam !== undefined && result.layout.summary.gap.greatest === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          Largest gap where pieces meet: {metres(result.segment.seam)}.
+        </Typography>
+      )}
+      <Button size="small" variant="outlined" color="secondary" onClick={() => set({ dialog: 'pieces' })}>
+        Pieces and parts as tables
+      </Button>
       <Box>
         <Fold title="Ends and joints" summary={told.places}>
           <PlacesFields at={at} course={course} />

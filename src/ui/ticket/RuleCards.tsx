@@ -52,10 +52,11 @@ const gapText = ({ least, greatest }: LayoutSummary['gap']): string =>
 /** What a rule would come to: pieces, and what they do with the reach. */
 export function consequence(
   { tells, mayLeaveBare }: Pick<(typeof LAYING_RULES)[number], 'tells' | 'mayLeaveBare'>,
-  { count, stretch, gap, remainder }: LayoutSummary,
+  { count, stretch, gap, remainder, pitch }: LayoutSummary,
 ): string {
   const percent = (stretch.greatest - 1) * 100;
   const evened = signed(percentText(percent), percent);
+  if (pitch !== undefined) return `${whole(count)} · pitch ${metres(pitch)}`;
   if (count === 1) return stretch.greatest >= 2 ? times(stretch.greatest) : evened;
   if (remainder !== 0 && !mayLeaveBare)
     return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;

@@ -17,6 +17,10 @@ import { useRunActions } from './use-run-actions';
 const BELOW = 592;
 const LEAST = 208;
 
+/** Pixels of a course's row, and how many of them the list grows for. */
+const COURSE_ROW = 28;
+const MOST_UNFOLDED = 4;
+
 /** The runs of the project; one is selected, others may be chosen beside it. */
 export const RunList = memo(function RunList() {
   const runs = useProject((s) => s.project.runs);
@@ -26,6 +30,9 @@ export const RunList = memo(function RunList() {
   const actions = useRunActions();
   const [anchor, setAnchor] = useState<HTMLElement>();
   const [renamed, setRenamed] = useState<string>();
+  // What is unfolded does not push the other runs out of sight.
+  const courses = selected?.courses.length ?? 0;
+  const unfolded = courses > 1 ? Math.min(courses, MOST_UNFOLDED) * COURSE_ROW : 0;
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const keys = useHotkeys<HTMLElement>(
     'f2, mod+d',
@@ -44,7 +51,13 @@ export const RunList = memo(function RunList() {
           </IconButton>
         </Tooltip>
       </Box>
-      <Box sx={{ maxHeight: `max(${LEAST}px, calc(100dvh - ${BELOW}px))`, overflowY: 'auto', overflowX: 'hidden' }}>
+      <Box
+        sx={{
+          maxHeight: `max(${LEAST + unfolded}px, calc(100dvh - ${BELOW}px))`,
+          overflowY: 'auto',
+          overflowX: 'hidden',
+        }}
+      >
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}

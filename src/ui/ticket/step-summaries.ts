@@ -54,9 +54,13 @@ export function stepSummary(
     }
     case 'laying': {
       if (!result) return '';
-      const { count, stretch, gap, remainder } = result.layout.summary;
+      const { count, stretch, gap, remainder, pitch } = result.layout.summary;
       const laid = `${whole(count)} laid`;
       const { tells, mayLeaveBare } = layingRule(course.laying.rule);
+      if (pitch !== undefined) {
+        const play = Math.abs(stretch.greatest - 1) < 5e-6 ? '' : ` (${percentText((stretch.greatest - 1) * 100)})`;
+        return `${whole(count)} pinned, pitch ${metres(pitch)}${play}`;
+      }
       if (remainder > 0 && !mayLeaveBare) return `${laid}, ${metres(remainder)} bare`;
       if (remainder < 0 && !mayLeaveBare) return `${laid}, ${metres(-remainder)} past the reach`;
       if (tells !== 'gap') return `${laid}, ${stretchWords(stretch.greatest)}`;

@@ -30,12 +30,15 @@ export const kerbedLane = defineMaker({
     length: z.number().min(0.2).max(100),
     laneWidth: z.number().min(0.5).max(20),
     bankHeight: z.number().min(0.15).max(20),
+    /** One dash of it a piece; a course of dashes may take its place. */
+    centreLine: z.boolean().optional(),
   }),
-  defaults: { kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9 },
+  defaults: { kind: 'kerbedLane', length: 4, laneWidth: 3.2, bankHeight: 0.9, centreLine: true },
   fields: [
     metresField('length', 'Length', 0.1),
     metresField('laneWidth', 'Lane width', 0.1),
     metresField('bankHeight', 'Bank height', 0.1),
+    { input: 'switch', key: 'centreLine', label: 'Centre line' },
   ],
   toSection: (spec) => toSection(...outlineOf(spec), MATERIALS),
   make(spec) {
@@ -45,7 +48,13 @@ export const kerbedLane = defineMaker({
   },
 });
 
-function outlineOf({ laneWidth, bankHeight }: { laneWidth: number; bankHeight: number }): [SectionPoint[], Strip[]] {
+interface LaneSizes {
+  readonly laneWidth: number;
+  readonly bankHeight: number;
+  readonly centreLine?: boolean | undefined;
+}
+
+function outlineOf({ laneWidth, bankHeight, centreLine = true }: LaneSizes): [SectionPoint[], Strip[]] {
   const edge = -laneWidth * CROSSFALL;
   const top = edge + KERB_HEIGHT;
   const back = laneWidth + KERB_WIDTH;
@@ -74,7 +83,9 @@ function outlineOf({ laneWidth, bankHeight }: { laneWidth: number; bankHeight: n
       .slice(1)
       .map(([, material, part]) => ({ part, material }))
       .reverse(),
-    { part: 'Centre line', material: [ASPHALT, MARKING, ASPHALT] },
+    centreLine
+      ? { part: 'Centre line', material: [ASPHALT, MARKING, ASPHALT] }
+      : { part: 'Carriageway', material: ASPHALT },
     ...right.map(([, material, part]) => ({ part, material })),
   ];
   return [outline, strips];
