@@ -111,6 +111,7 @@ test('a hose becomes a profile to draw, faces of it are painted stiff, and its p
   await preparing.getByRole('button', { name: 'Done' }).click();
 
   await page.getByRole('button', { name: /^3\s*Laying/ }).click();
+  await page.getByRole('button', { name: /^Variation/ }).click();
   await expect(page.getByLabel('Seed of the variation')).toHaveCount(0);
   await page.getByLabel('Vary brightness by up to').fill('30 %');
   await page.keyboard.press('Enter');

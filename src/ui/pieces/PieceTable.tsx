@@ -10,28 +10,30 @@ const length = (field: keyof PieceRow, headerName: string): GridColDef<PieceRow>
   field,
   headerName,
   type: 'number',
-  width: 96,
+  flex: 1,
+  minWidth: 74,
   valueFormatter: (value: number) => metres(value),
 });
 const share = (field: keyof PieceRow, headerName: string): GridColDef<PieceRow> => ({
   field,
   headerName,
   type: 'number',
-  width: 96,
+  flex: 1,
+  minWidth: 74,
   valueFormatter: (value: number) => signed(percentText(value * 100), value),
 });
 
 const COLUMNS: GridColDef<PieceRow>[] = [
-  { field: 'piece', headerName: 'Piece', type: 'number', width: 72, valueGetter: (value: number) => value + 1 },
-  { field: 'kind', headerName: 'Place', width: 80 },
-  { field: 'body', headerName: 'Segment', width: 84, valueGetter: (value: number) => letterOf(value) },
+  { field: 'piece', headerName: 'Piece', type: 'number', width: 64, valueGetter: (value: number) => value + 1 },
+  { field: 'kind', headerName: 'Place', width: 70 },
+  { field: 'body', headerName: 'Segment', width: 78, valueGetter: (value: number) => letterOf(value) },
   length('station', 'Station'),
   length('natural', 'Natural'),
   length('length', 'Laid'),
   share('stretch', 'Stretch'),
   share('inner', 'Inner side'),
   share('outer', 'Outer side'),
-  { field: 'turn', headerName: 'Turn', type: 'number', width: 72, valueFormatter: (value: number) => degrees(value) },
+  { field: 'turn', headerName: 'Turn', type: 'number', width: 64, valueFormatter: (value: number) => degrees(value) },
   length('gap', 'Gap'),
 ];
 

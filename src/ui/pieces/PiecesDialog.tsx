@@ -2,6 +2,7 @@
 
 import { Box, Button, Dialog, DialogActions, DialogContent, DialogTitle, Tab, Tabs } from '@mui/material';
 import { useState } from 'react';
+import { courseName } from '../../project/commands/courses';
 import { fileNameOf } from '../save-file';
 import { useCourse, useProject, useRun, useSet } from '../state/app-context';
 import { PartsTable } from './PartsTable';
@@ -19,11 +20,13 @@ export function PiecesDialog() {
   const [tab, setTab] = useState<'pieces' | 'parts'>('pieces');
   const pieces = usePieces(run, course);
   const parts = useParts(tab === 'parts' ? project : undefined);
+  const isOne = (run?.courses.length ?? 1) < 2;
+  const shown = [run?.name, !isOne && course && courseName(project, course)].filter(Boolean).join(', ');
   const close = () => set({ dialog: undefined });
   const save = () =>
     tab === 'pieces'
       ? saveTable(
-          `${fileNameOf(run?.name ?? 'run')}-pieces`,
+          `${fileNameOf(shown)}-pieces`,
           (pieces ?? []).map((row) => ({ ...row, piece: row.piece + 1 })),
         )
       : saveTable(
@@ -43,7 +46,7 @@ export function PiecesDialog() {
       </DialogTitle>
       <DialogContent sx={{ pb: 0 }}>
         <Tabs value={tab} onChange={(_, next: typeof tab) => setTab(next)}>
-          <Tab value="pieces" label={`Pieces of ${run?.name.slice(0, 40) ?? 'the run'}`} />
+          <Tab value="pieces" label={`Pieces of ${shown.slice(0, 60)}`} />
           <Tab value="parts" label="Parts of the project" />
         </Tabs>
         <Box sx={{ height: 440 }}>

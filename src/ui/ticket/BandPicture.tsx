@@ -13,7 +13,7 @@ import { useAnswer } from '../state/use-answer';
 type Band = Extract<FitSpec, { kind: 'levelBand' }>;
 
 /** Pixels of the picture. */
-const [WIDE, HIGH, EDGE] = [276, 190, 12];
+const [WIDE, HIGH, EDGE] = [260, 200, 14];
 
 /** The piece seen from the side, with the two heights between which it stays level as lines to drag. */
 export function BandPicture({ at, fit, segment }: { at: CourseAt; fit: Band; segment: Segment }) {
@@ -113,10 +113,15 @@ export function BandPicture({ at, fit, segment }: { at: CourseAt; fit: Band; seg
   );
 }
 
-/** All triangles of a mesh seen from the side, as one path in metres. */
-function sideOf(positions: Float32Array, indices: Uint32Array): string {
-  const at = (v: number) => `${positions[v * 3].toFixed(4)} ${positions[v * 3 + 1].toFixed(4)}`;
+/** The triangles of a mesh that look to the viewer, from the side, as one path in metres. Those behind them would undo them. */
+function sideOf(p: Float32Array, indices: Uint32Array): string {
+  const at = (v: number) => `${p[v * 3].toFixed(4)} ${p[v * 3 + 1].toFixed(4)}`;
   let path = '';
-  for (let i = 0; i < indices.length; i += 3) path += `M${at(indices[i])}L${at(indices[i + 1])}L${at(indices[i + 2])}Z`;
+  for (let i = 0; i < indices.length; i += 3) {
+    const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
+    const [ux, uy] = [p[b * 3] - p[a * 3], p[b * 3 + 1] - p[a * 3 + 1]];
+    const [vx, vy] = [p[c * 3] - p[a * 3], p[c * 3 + 1] - p[a * 3 + 1]];
+    if (ux * vy - uy * vx > 0) path += `M${at(a)}L${at(b)}L${at(c)}Z`;
+  }
   return path;
 }
