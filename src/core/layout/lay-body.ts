@@ -1,7 +1,7 @@
 import { fail, ok, type Result } from '../math/result';
 import type { LaidPath } from './laid-path';
 import type { LayingJob, Layout, Lengths } from './layout';
-import { shownOf, type RuleInput } from './laying-rule';
+import { shownOf, type RuleInput, type Spot } from './laying-rule';
 import { partCourse, type Leg } from './legs';
 import { MAX_PIECES } from './most-pieces';
 import { patternOf } from './pattern-registry';
@@ -54,6 +54,14 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
     if (count + laid.count > MAX_PIECES)
       return fail('laying.too-many', { pieces: count + laid.count, most: MAX_PIECES });
     const spots = Array.from({ length: laid.count }, (_, i) => laid.at(i));
+    // Where nothing stands in a joint, what comes to it on either side meets.
+    const isFree = joint === 0 && joints.clear === 0;
+    const near = input.reach * 1e-7;
+    const meetsAt = (spot: Spot, i: number, all: number) => {
+      const start = isFree && leg.isAfterJoint === true && i === 0 && Math.abs(spot.start) < near;
+      const end = isFree && leg.joint !== undefined && i === all - 1 && Math.abs(spot.start + spot.length - input.reach) < near; // prettier-ignore
+      return start || end ? { start, end } : undefined;
+    };
     spots.forEach((spot, i) => {
       const next = spots[i + 1];
       const clear = next ? next.start - spot.start - shownOf(spot) : isRound ? laid.gapAfter : 0;
@@ -64,6 +72,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
         spot: { start: leg.start + spot.start, length: spot.length, shown: spot.shown, stretch: spot.stretch },
         natural: bodies[body],
         gap: Math.abs(clear) <= input.reach * ROUNDING ? 0 : clear,
+        meets: meetsAt(spot, i, spots.length),
       });
     });
     if (laid.pins && legs.length === 1) pinned = { pins: laid.pins, pitch: all.of(0) + gap };

@@ -5,10 +5,12 @@ import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../s
 import type { FormStore } from '../segment/pieces/form-store';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
+import { mitredSegment } from '../segment/mitred-segment';
 import { turnedSegment } from '../segment/turned-segment';
 import type { Shape } from '../shape/shape';
 import { bendTolerance, type BendingSpec } from './bending-spec';
 import type { CourseJob } from './course-spec';
+import { leansOf } from './corner-leans';
 import { fitOf } from './fit-registry';
 import { laidPathOf, type LaidPath } from './laid-path';
 import { lay } from './lay';
@@ -186,7 +188,8 @@ function wornPieces(layout: Layout, input: CourseInput): readonly WornAt[] {
   return layout.placements.map((placement) => {
     const { kind, station, factor, natural } = placement;
     const whole = kind === 'body' && placement.body > 0 ? others[placement.body - 1] : parts[kind];
-    const worn = turnedSegment(whole, placement.turn, placement.mirrored !== course.mirrored, forms);
+    const turned = turnedSegment(whole, placement.turn, placement.mirrored !== course.mirrored, forms);
+    const worn = mitredSegment(turned, leansOf(placement, input.shape, course.fit), forms);
     const end = station + factor * natural;
     const trimAt =
       bending.pastEnd === 'trim' && end > reach.to * (1 + 1e-12) ? (reach.to - station) / factor : undefined;

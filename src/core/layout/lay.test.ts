@@ -167,6 +167,55 @@ describe('lay', () => {
   });
 });
 
+describe('lay, with margins and an order of segments', () => {
+  const inputs = fc.record({
+    path: fc.double({ min: 5, max: 500, noNaN: true }),
+    bodies: fc.array(fc.double({ min: 0.3, max: 4, noNaN: true }), { minLength: 3, maxLength: 3 }),
+    first: fc.double({ min: -1, max: 2, noNaN: true }),
+    last: fc.double({ min: -1, max: 2, noNaN: true }),
+    head: fc.double({ min: 0, max: 0.5, noNaN: true }),
+    gap: fc.double({ min: 0, max: 2, noNaN: true }),
+    order: fc.constantFrom('A', 'A A B', 'B C', 'C A B B'),
+  });
+
+  it.each(LAYING_RULES.map(({ kind }) => kind))(
+    'adds up to the reach: margins, head, lengths, gaps and rest (%s)',
+    (kind) => {
+      fc.assert(
+        fc.property(inputs, ({ path, bodies, first, last, head, gap, order }) => {
+          const { rule } = spec(kind, { gap });
+          const margins = { first, last, head: 0, tail: 0 };
+          const job = { ...LAYING_DEFAULTS, rule, margins, pattern: { kind: 'sequence', order } } as const;
+          const laid = layOn(job, { head, bodies }, { from: 0, to: path }, plainPath(path, false));
+          if (!laid.ok) return;
+          const { placements, before, remainder } = laid.value;
+          const sum = placements.reduce((total, piece) => total + piece.length + piece.gap, 0);
+          expect(Math.abs(first + before + sum + remainder + last - path)).toBeLessThan(
+            path * 1e-8 + Math.abs(sum) * 1e-9,
+          );
+          const letters = order.replaceAll(' ', '');
+          const body = placements.filter((piece) => piece.kind === 'body');
+          body.forEach((piece, i) => expect(piece.body).toBe('ABC'.indexOf(letters[i % letters.length])));
+        }),
+        { numRuns: 150, seed: 11 },
+      );
+    },
+  );
+
+  it('lays what fits exactly: 400 orders that come out even lose no piece', () => {
+    let lost = 0;
+    for (let k = 1; k <= 400; k++) {
+      const bodies = [0.1 * k, 0.07 * k].map(Math.fround);
+      const job = { ...LAYING_DEFAULTS, rule: { kind: 'fillGaps', gap: 0 }, pattern: { kind: 'sequence', order: 'A B' } } as const; // prettier-ignore
+      const rounds = 1 + (k % 40);
+      const length = rounds * 0.17 * k;
+      const laid = unwrap(layOn(job, { bodies }, { from: 0, to: length }, plainPath(length, false)));
+      if (laid.placements.length !== 2 * rounds || laid.remainder !== 0) lost++;
+    }
+    expect(lost).toBe(0);
+  });
+});
+
 describe('closer at the ends', () => {
   const stationsOf = (options: object, closed = false) =>
     unwrap(lay(spec('closerAtTheEnds', { gap: 0.9, ends: 0.5, ...options }), 0.1, 30, closed)).placements.map(

@@ -8,6 +8,8 @@ export interface Leg {
   readonly end: number;
   /** Where what parts it from the next one stands; absent after the last. */
   readonly joint?: number;
+  /** It begins at one. */
+  readonly isAfterJoint?: boolean;
 }
 
 export interface PartedInput {
@@ -49,7 +51,7 @@ export function partCourse({ joints, path, start, end, round, piece }: PartedInp
         needed: bounds[i + 1] - bounds[i] - to + from,
       });
     const isJoint = round || i + 2 < bounds.length;
-    legs.push({ start: from, end: to, ...(isJoint && { joint: bounds[i + 1] }) });
+    legs.push({ start: from, end: to, ...(isJoint && { joint: bounds[i + 1] }), isAfterJoint: round || i > 0 });
   }
   return ok(legs);
 }

@@ -12,6 +12,13 @@ export interface Spotted {
   readonly natural: number;
   /** Metres to the next one. */
   readonly gap: number;
+  readonly meets?: Meets | undefined;
+}
+
+/** At which of its ends a piece meets another in a joint where nothing else stands. */
+export interface Meets {
+  readonly start: boolean;
+  readonly end: boolean;
 }
 
 /** One laid piece, metres. */
@@ -41,6 +48,7 @@ export interface Placement {
   /** Metres above and beside where it would lie. */
   readonly up: number;
   readonly side: number;
+  readonly meets: Meets | undefined;
 }
 
 /** Pieces in order as they lie along the path, with what is said of every so many and of single ones; `bodies` = natural lengths, metres. */
@@ -51,7 +59,7 @@ export function toPlacements(
   measure: Measure,
 ): readonly Placement[] {
   const edits = new Map(pieces.map((edit) => [edit.piece, edit]));
-  return ordered.map(({ kind, body, spot, natural, gap }, piece): Placement => {
+  return ordered.map(({ kind, body, spot, natural, gap, meets }, piece): Placement => {
     const edit = edits.size > 0 ? edits.get(piece) : undefined;
     const replaced = kind === 'body' && edit?.body !== undefined && edit.body < bodies.length ? edit.body : body;
     const long = replaced === body ? natural : bodies[replaced];
@@ -77,6 +85,7 @@ export function toPlacements(
       hidden: edit?.hidden ?? false,
       up: edit?.up ?? 0,
       side: edit?.side ?? 0,
+      meets,
     };
   });
 }
