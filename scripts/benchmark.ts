@@ -434,7 +434,7 @@ function longRun(curve: CurveSpec, kind: 'chainLink' | 'kerbedLane', rule: RuleS
     { tolerance: 0.001 },
   );
   const long = count === undefined ? 4 : table.length / count;
-  const mesh = makeSegmentMesh(kind === 'kerbedLane' ? ({ kind, length: long, laneWidth: 3.2, bankHeight: 0.9 } as MakerSpec) : { kind: 'plank', length: long, width: long / 2, thickness: long / 8 }); // prettier-ignore
+  const mesh = makeSegmentMesh(kind === 'kerbedLane' ? ({ kind, length: long, laneWidth: 3.2, bankHeight: 0.9 }) : { kind: 'plank', length: long, width: long / 2, thickness: long / 8 }); // prettier-ignore
   const segment = prepareSegment(mesh, { ...PREPARE_DEFAULTS, forward: '+x', up: '+y' });
   if (!segment.ok) throw new Error('no segment');
   const shape = buildShape(table, { roll: 0, turns: 0, gauge: 1 }, { reach: { from: 0, to: table.length } });

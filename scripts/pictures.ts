@@ -75,8 +75,9 @@ await picture('profile', async (page) => {
 });
 await picture('belt', async (page) => {
   await choose(page, 'Bucket chain');
-  await page.getByRole('button', { name: /^2\s*Path/ }).click();
-  await page.getByRole('button', { name: /^Point 2/ }).click();
+  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
+  await page.waitForTimeout(1500);
+  await page.getByText(/links fit/).scrollIntoViewIfNeeded();
 });
 await picture('rope', async (page) => {
   await choose(page, 'Mooring line');
@@ -130,4 +131,23 @@ await picture('bring-path', async (page) => {
     .getByLabel('File with paths')
     .setInputFiles({ name: 'harbour.svg', mimeType: 'image/svg+xml', buffer: HARBOUR });
 });
+const course = async (page: Page, run: string, name: string) => {
+  await choose(page, run);
+  await page.getByRole('button', { name: `Course ${name} of ${run}` }).click();
+  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
+};
+await picture('stair', async (page) => {
+  await course(page, 'Beacon stair', 'Treads');
+  await page.getByText(/risers of/).scrollIntoViewIfNeeded();
+});
+await picture('level-band', async (page) => {
+  await course(page, 'Beacon stair', 'Balusters, left');
+  await page.waitForTimeout(1500);
+  await page.getByRole('group', { name: 'Level band' }).scrollIntoViewIfNeeded();
+});
+await picture('pieces', async (page) => {
+  await course(page, 'Beacon stair', 'Treads');
+  await page.getByRole('button', { name: 'Pieces and parts as tables' }).click();
+});
+await picture('fence', (page) => course(page, 'Shore fence', 'Posts'));
 await browser.close();

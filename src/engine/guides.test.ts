@@ -18,7 +18,6 @@ import { compileCurve, type CurveSpec } from '../core/curve/registry';
 import { deviation } from '../core/edit/deviation';
 import { manifoldOf } from '../core/testing/manifold';
 import { pathOf } from '../core/testing/curves';
-import { toPolyline } from '../core/testing/distances';
 import { compiled, unwrap } from '../core/testing/runs';
 import { saltgrassLanding } from '../project/samples/saltgrass-landing';
 import { Deriver } from './derive';

@@ -47,7 +47,7 @@ describe('findings of laying', () => {
   it('a loop of links that is left open, by its slack', () => {
     const loop: CurveSpec = { kind: 'belt', closed: true, points: [{ position: [0, 0, 0], radius: 1 }, { position: [4, 0, 0], radius: 1 }] }; // prettier-ignore
     const pinned = (slack: string) => ({ laying: { kind: 'pinToPin', slack }, fit: { kind: 'pinned' } }) as const;
-    const found = find('loopOpen', loop, pinned('open') as JobChange);
+    const found = find('loopOpen', loop, pinned('open'));
     expect(factOf(found, 'slack')).toBeGreaterThan(0);
     expect(factOf(found, 'slack')).toBeLessThan(0.5);
     expect(found?.remedy).toEqual({ kind: 'shareSlack' });

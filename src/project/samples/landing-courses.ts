@@ -1,7 +1,16 @@
-import { FINISH_DEFAULTS } from '../defaults';
+import type { CurveSpec } from '../../core/curve/registry';
+import type { LayingSpec } from '../../core/layout/laying-spec';
+import { pitchGap, type MakerSpec } from '../../core/segment/registry';
+import type { ShapeSpec } from '../../core/shape/shape-spec';
+import { FINISH_DEFAULTS, makerDefaults } from '../defaults';
 import { fence } from '../sets/fence';
 import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
 import { stairParts } from '../sets/stair';
+import { ANCHOR, BUCKET_PITCH, BUCKETS, FENCE, STAIR } from './landing-paths';
+
+const LEAST_TWIST: ShapeSpec['frames'] = { rule: 'leastTwist', up: [0, 1, 0] };
+const made = (kind: MakerSpec['kind'], change: object): MakerSpec =>
+  ({ ...(makerDefaults(kind) as object), ...change }) as MakerSpec;
 
 /** The causeway's line and posts, beside its lane and the drain along its kerb. */
 export const causewayFurniture = (): SetParts => ({
@@ -27,7 +36,44 @@ export const causewayFurniture = (): SetParts => ({
 }); // prettier-ignore
 
 /** The beacon's stair, with its rail on the outer side. */
-export const beaconStair = (): SetParts =>
+const beaconStair = (): SetParts =>
   stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
 
-export const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);
+const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);
+
+/** Links of one segment, pinned along a path. */
+function pinnedRun(
+  id: string,
+  name: string,
+  spec: MakerSpec,
+  curve: CurveSpec,
+  laying: Partial<LayingSpec> = {},
+): LandingRun {
+  const segment = madeSegment(id, spec.kind, spec);
+  const rule = { kind: 'pinToPin', gap: pitchGap(spec) ?? 0, slack: 'shared', pairs: false } as const;
+  const course = courseOfSet('links', id, rule, { fit: { kind: 'pinned' }, laying });
+  return { id, name, curve, frames: LEAST_TWIST, parts: { segments: [segment], courses: [course] } };
+}
+
+/** A run of several courses, or of one that is pinned. */
+export interface LandingRun {
+  readonly id: string;
+  readonly name: string;
+  readonly curve: CurveSpec;
+  readonly frames?: ShapeSpec['frames'];
+  readonly parts: SetParts;
+}
+
+export const runsOfCourses = (): readonly LandingRun[] => [
+  pinnedRun('anchor-chain', 'Anchor chain', made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }), ANCHOR, {
+    everyOther: { every: 2, turn: Math.PI / 2, mirrored: false },
+  }),
+  pinnedRun(
+    'bucket-chain',
+    'Bucket chain',
+    made('bucket', { pitch: BUCKET_PITCH, width: 0.6, depth: 0.36, smooth: 0.006 }),
+    BUCKETS,
+  ),
+  { id: 'beacon-stair', name: 'Beacon stair', curve: STAIR, parts: beaconStair() },
+  { id: 'shore-fence', name: 'Shore fence', curve: FENCE, parts: shoreFence() },
+];

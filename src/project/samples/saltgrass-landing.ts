@@ -8,23 +8,9 @@ import { maker, pitchGap } from '../../core/segment/registry';
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
-import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
-import { beaconStair, causewayFurniture, shoreFence } from './landing-courses';
+import { causewayFurniture, runsOfCourses } from './landing-courses';
 import { GUIDES } from './landing-guides';
-import {
-  ANCHOR,
-  BUCKETS,
-  CAUSEWAY,
-  BUCKET_PITCH,
-  DRIFTWOOD,
-  FENCE,
-  HONEYSUCKLE,
-  HOSE,
-  LAMP,
-  MOORING,
-  STAIR,
-  WIRES,
-} from './landing-paths';
+import { CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -212,43 +198,6 @@ export const causeway = (): Project => ({
   ],
 });
 
-/** Links of one segment, pinned along a path. */
-function pinnedRun(
-  id: string,
-  name: string,
-  spec: MakerSpec,
-  curve: CurveSpec,
-  laying: Partial<LayingSpec> = {},
-): LandingRun {
-  const segment = madeSegment(id, spec.kind, spec);
-  const rule = { kind: 'pinToPin', gap: pitchGap(spec) ?? 0, slack: 'shared', pairs: false } as const;
-  const course = courseOfSet('links', id, rule, { fit: { kind: 'pinned' }, laying });
-  return { id, name, curve, frames: LEAST_TWIST, parts: { segments: [segment], courses: [course] } };
-}
-
-/** A run of several courses, or of one that is pinned. */
-interface LandingRun {
-  readonly id: string;
-  readonly name: string;
-  readonly curve: CurveSpec;
-  readonly frames?: ShapeSpec['frames'];
-  readonly parts: SetParts;
-}
-
-const RUNS_OF_COURSES = (): readonly LandingRun[] => [
-  pinnedRun('anchor-chain', 'Anchor chain', made('chainLink', { form: 'studded', bar: 0.05, smooth: 0.002 }), ANCHOR, {
-    everyOther: { every: 2, turn: Math.PI / 2, mirrored: false },
-  }),
-  pinnedRun(
-    'bucket-chain',
-    'Bucket chain',
-    made('bucket', { pitch: BUCKET_PITCH, width: 0.6, depth: 0.36, smooth: 0.006 }),
-    BUCKETS,
-  ),
-  { id: 'beacon-stair', name: 'Beacon stair', curve: STAIR, parts: beaconStair() },
-  { id: 'shore-fence', name: 'Shore fence', curve: FENCE, parts: shoreFence() },
-];
-
 /** The causeway's courses as those of one run: road, drain, line and posts. */
 function wholeCauseway(): Project {
   const { runs, segments, ...rest } = causeway();
@@ -267,7 +216,7 @@ function wholeCauseway(): Project {
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */
 export function saltgrassLanding(): Project {
   const road = wholeCauseway();
-  const built = RUNS_OF_COURSES();
+  const built = runsOfCourses();
   return {
     ...road,
     segments: [...road.segments, ...SAMPLES.map(segmentOf), ...built.flatMap(({ parts }) => parts.segments)],

@@ -2,7 +2,8 @@
 
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
-import { Box3, BufferAttribute, BufferGeometry, Sphere, Vector3 } from 'three';
+import type { BufferGeometry } from 'three';
+import { Box3, BufferAttribute, Sphere, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 import type { CourseResult } from '../state/results-store';
