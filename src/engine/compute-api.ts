@@ -7,6 +7,7 @@ import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { Placing } from '../formats/paths/place-paths';
+import type { CourseChoices } from './choices';
 import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes, Repeated } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
@@ -50,6 +51,8 @@ export interface ComputeApi {
     guide: Guide,
     fixed?: { readonly start?: boolean; readonly end?: boolean },
   ): Promise<Result<CurveSpec>>;
+  /** What the choices for a course would come to. */
+  choices(source: RunSource, course: string): Promise<Result<CourseChoices>>;
   /** All pieces of a course in numbers. */
   pieces(source: RunSource, course: string): Promise<Result<readonly PieceRow[]>>;
   /** What a project is laid of. */

@@ -1,7 +1,7 @@
 import '../project/jitless';
 import { expose, transfer } from 'comlink';
 import { edgeChains } from '../core/guides/edge-chains';
-import { fail, ok } from '../core/math/result';
+import { fail, ok, type Result } from '../core/math/result';
 import type { BroughtPaths } from '../formats/paths/path-format';
 import { readPaths } from '../formats/paths/registry';
 import { readMesh } from '../formats/registry';
@@ -10,16 +10,18 @@ import { storageProblem } from '../project/storage/trouble';
 import { bakeFiles } from './bake';
 import { bringMesh } from './bring-mesh';
 import { placeLines, summaryOf } from './brought-file';
+import { choicesOf } from './choices';
 import { closingOfCourse } from './closing';
 import type { ComputeApi } from './compute-api';
 import { holdLife } from './worker-life';
-import { Deriver } from './derive';
+import { Deriver, type DerivedCourse, type DerivedRun } from './derive';
 import { partsList } from './parts-list';
 import { pieceTable } from './piece-table';
 import { pushOutOf } from './push-out-of';
 import { buildSegmentView } from './segment-view';
 import { windRound } from './wind-round';
 import { buffersOf } from './facets';
+import type { RunSource } from './run-source';
 import { RunViewer } from './run-viewer';
 import './remote';
 
@@ -34,6 +36,18 @@ const viewer = new RunViewer(deriver, `${crypto.randomUUID()}:`);
 const MOST_CHAINS = 12;
 /** The file of paths that was read last. */
 let brought: BroughtPaths | undefined;
+
+/** What is worked out of one course of a run. Problems: `run.unknown`, and those of the run. */
+async function ofCourse<T>(
+  source: RunSource,
+  course: string,
+  make: (derived: DerivedRun, own: DerivedCourse) => T,
+): Promise<Result<T>> {
+  const derived = await deriver.derive(source);
+  if (!derived.ok) return derived;
+  const own = derived.value.courses.find((each) => each.course.id === course);
+  return own ? ok(make(derived.value, own)) : fail('run.unknown', { id: course });
+}
 
 const api: ComputeApi = {
   async view(ask) {
@@ -58,11 +72,8 @@ const api: ComputeApi = {
     return ready.ok ? ok((await edgeChains(ready.value.mesh, sharp)).slice(0, MOST_CHAINS)) : ready;
   },
   pushOut: (source, guide, fixed) => pushOutOf(deriver, source, guide, fixed),
-  async pieces(source, course) {
-    const derived = await deriver.derive(source);
-    const own = derived.ok && derived.value.courses.find((each) => each.course.id === course);
-    return derived.ok ? ok(own ? pieceTable(own) : []) : derived;
-  },
+  choices: (source, course) => ofCourse(source, course, choicesOf),
+  pieces: (source, course) => ofCourse(source, course, (_, own) => pieceTable(own)),
   parts: (project) => partsList(deriver, project),
   closing: (source, course) => closingOfCourse(deriver, source, course),
   async windRound(guide, winding) {

@@ -5,6 +5,7 @@ import { setMotion, setRule, setStep } from '../project/commands/runs';
 import { causeway } from '../project/samples';
 import type { Project, Run } from '../project/schema';
 import { loadFrom } from './bake';
+import { choicesOf } from './choices';
 import { Deriver } from './derive';
 import { buffersOf, facetsOf, FacetVersions, type CourseFacets, type RunFacets, type Versions } from './facets';
 import { sourceOf } from './run-source';
@@ -21,6 +22,10 @@ const seen = async (...asked: Parameters<typeof updateOf>) => {
 };
 const view = async (project: Project, time: number | null = null) =>
   (await seen(project, {}, time)).changed as RunFacets & CourseFacets;
+const choices = async (project: Project) => {
+  const derived = unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0]))));
+  return choicesOf(derived, derived.courses[0]);
+};
 const buffersSeen = async (project: Project) => buffersOf((await updateOf(project)).changed);
 const counted = (count: number, over: 'own' | 'stretch' = 'own') =>
   setRule(causeway(), { run: 'causeway' }, { kind: 'byCount', count, over, gap: 0 });
@@ -32,14 +37,7 @@ describe('the facets of a run', () => {
     expect(first.changed.surface!.materials.length).toBeGreaterThan(2);
     expect((await seen(causeway(), first.versions)).changed).toEqual({});
     const nudged = await seen(movePoint(causeway(), 'causeway-line', 0, [-43.5, 0, 8.01]), first.versions);
-    expect(Object.keys(nudged.changed).sort()).toEqual([
-      'choices',
-      'findings',
-      'geometry',
-      'layout',
-      'path',
-      'segment',
-    ]);
+    expect(Object.keys(nudged.changed).sort()).toEqual(['findings', 'geometry', 'layout', 'path', 'segment']);
     expect(nudged.changed.geometry!.positions).not.toEqual(first.changed.geometry!.positions);
     const fewer = await seen(counted(5), first.versions);
     expect(fewer.changed.topology).toBeDefined();
@@ -61,16 +59,16 @@ describe('the facets of a run', () => {
   });
 
   it('say what every laying rule would come to', async () => {
-    const { rules } = (await view(causeway())).choices;
+    const { rules } = await choices(causeway());
     expect(rules.fillStretch).toMatchObject({ count: 32, remainder: 0 });
     expect(rules.fillGaps).toMatchObject({ count: 32, stretch: { least: 1, greatest: 1 } });
     expect(rules.byCount).toMatchObject({ count: 10, remainder: 0 }); // stretched over all of it
-    expect((await view(counted(10))).choices.rules.byCount!.remainder).toBeGreaterThan(80);
+    expect((await choices(counted(10))).rules.byCount!.remainder).toBeGreaterThan(80);
     expect(rules.onePiece!.stretch.greatest).toBeCloseTo(128.27 / 4, 1);
   });
 
   it('count no piece beyond a path that trims', async () => {
-    const { rules } = (await view(setStep(counted(99), 'causeway', 'bending', { pastEnd: 'trim' }))).choices;
+    const { rules } = await choices(setStep(counted(99), 'causeway', 'bending', { pastEnd: 'trim' }));
     expect(rules.byCount!.count).toBe(Math.ceil(128.27 / 4));
   });
 
@@ -85,10 +83,10 @@ describe('the facets of a run', () => {
   });
 
   it('say how many triangles each way of slicing comes to, before it is chosen', async () => {
-    const asked = async (slicing: Run['bending']['slicing']) =>
-      view(setStep(causeway(), 'causeway', 'bending', { slicing }));
-    const { choices, geometry, segment, layout } = await asked(SLICING_STARTS.auto);
-    const { slicings } = choices;
+    const sliced = (slicing: Run['bending']['slicing']) => setStep(causeway(), 'causeway', 'bending', { slicing });
+    const asked = async (slicing: Run['bending']['slicing']) => view(sliced(slicing));
+    const { geometry, segment, layout } = await asked(SLICING_STARTS.auto);
+    const { slicings } = await choices(sliced(SLICING_STARTS.auto));
     expect(slicings.auto).toBeGreaterThanOrEqual(geometry.triangles); // touching pieces lose the ends between them
     expect(slicings.off).toBe(segment.triangles * layout.placements.length);
     for (const by of ['rows', 'spacing', 'off'] as const) {

@@ -1,13 +1,9 @@
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
 import { boxOfInstances, instancesOf, type InstanceSet } from '../core/bending/instances';
 import type { Finding } from '../core/findings/registry';
-import { fitOf } from '../core/layout/fit-registry';
-import { laidPathOf } from '../core/layout/laid-path';
 import type { Layout } from '../core/layout/layout';
-import { layPieces } from '../core/layout/lay-course';
-import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/registry';
 import { stepFigures, type StepFigures } from '../core/layout/step-figures';
-import { summaryOf, type LayoutSummary } from '../core/layout/summary';
+import type { LayoutSummary } from '../core/layout/summary';
 import { boxOf, type Box } from '../core/mesh/box';
 import type { Image, Material } from '../core/mesh/mesh';
 import { lazy } from '../core/math/lazy';
@@ -19,7 +15,6 @@ import { neededRow } from '../core/segment/pieces/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
 import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
 import { viewPath, type PathView } from './path-view';
-import { countSlicings, type SlicingCounts } from './slicing-counts';
 
 /** What the screen knows of a run beside its courses, by what changes together. */
 export interface RunFacets {
@@ -31,11 +26,6 @@ export interface RunFacets {
 export interface CourseFacets {
   readonly layout: Layout & { readonly summary: LayoutSummary; readonly steps?: StepFigures | undefined };
   readonly segment: SegmentFigures;
-  /** What every laying rule would come to, where it can be laid, and the triangles of the finished course for each way of slicing. */
-  readonly choices: {
-    readonly rules: Partial<Record<LayingRuleName, LayoutSummary>>;
-    readonly slicings: SlicingCounts;
-  };
   readonly surface: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
   readonly topology: Topology;
   /** Meshes of pieces that keep their shape, each drawn at many places; the course is then made of these alone. */
@@ -114,7 +104,7 @@ export class FacetVersions {
     const shifts = derived.source.steps.shape.lanes?.textureShift ? own : '';
     const topology = this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts;
     return {
-      ...{ layout: own, segment: own, choices: own, topology, repeated: topology },
+      ...{ layout: own, segment: own, topology, repeated: topology },
       surface: pieces.key,
       geometry: `${own}@${time}:${plan.pieces.length}`,
     };
@@ -139,7 +129,6 @@ export function facetsOf(
     const changed = changedOf<CourseFacets>(now, held.courses?.[own.course.id], {
       layout: () => layoutOf(own),
       segment: () => figuresOf(own),
-      choices: () => choicesOf(derived, own),
       surface: () => ({ materials: own.pieces.materials, images: own.pieces.images }),
       topology: () => (sets() ? noTopology() : ownTopology(plan)),
       repeated: () => (sets() ?? []).map(repeatedMesh),
@@ -233,19 +222,6 @@ function ownTopology(plan: CoursePlan): Topology {
   if (topology.indices !== plan.pieces[0]?.form.mesh.indices) return topology;
   const { uvs, colours, indices } = topology;
   return { ...topology, uvs: uvs.slice(), ...(colours && { colours: colours.slice() }), indices: indices.slice() };
-}
-
-function choicesOf({ source }: DerivedRun, { course, pieces, laid, shape }: DerivedCourse): CourseFacets['choices'] {
-  const { pastEnd } = source.steps.bending;
-  const path = laidPathOf(shape, fitOf(course.fit).measures(course.fit));
-  const { laying } = course;
-  const rules = LAYING_RULES.flatMap(({ kind }) => {
-    if (laying.rule.kind === kind) return [[kind, summaryOf(laid.layout)] as const];
-    const rule = switchRule(laying.rule, kind);
-    const layout = layPieces({ ...laying, rule }, pieces, { reach: shape.reach, path, pastEnd });
-    return layout.ok ? [[kind, summaryOf(layout.value)] as const] : [];
-  });
-  return { rules: Object.fromEntries(rules), slicings: countSlicings(laid, pieces.segment) };
 }
 
 /** Equal neighbours are counted: 3x12,4 = twelve of 3, one of 4. */

@@ -1,4 +1,7 @@
 import { fail, ok, type Result } from '../math/result';
+import { firstAfter } from '../math/first-after';
+import { lazy } from '../math/lazy';
+import type { Chords } from './chords';
 import type { LaidPath } from './laid-path';
 import type { LayingJob, Layout, Lengths } from './layout';
 import { shownOf, type RuleInput, type Spot } from './laying-rule';
@@ -107,10 +110,34 @@ function inputOf(
     ...given,
     reach,
     placeOf,
-    points: path.pointStations.map(placeOf).filter((at) => at >= -near && at <= reach + near),
+    points: pointsBetween(path, from, to)
+      .map(placeOf)
+      // A round's end is its start.
+      .filter((at) => at >= -near && at <= (given.round ? reach - 2 * near : reach + near)),
     rise: path.heightAt(to) - floor,
     atRise: (gained) => placeOf(path.stationAtHeight(floor + gained, from, to)),
-    chords: path.chords(from, to),
+    // Only rules that ask for chords pay for them.
+    chords: lazyChords(() => path.chords(from, to)),
+  };
+}
+
+/** The points of a path near a stretch of it, on a closed one also a round farther on. Logarithmic in points. */
+function pointsBetween({ pointStations, length, closed }: LaidPath, from: number, to: number): number[] {
+  const near = length * 1e-6;
+  return (closed ? [0, length] : [0]).flatMap((round) => {
+    const [low, high] = [from - near - round, to + near - round].map((s) => firstAfter(pointStations, s)) as [
+      number,
+      number,
+    ];
+    return pointStations.slice(low, high).map((station) => station + round);
+  });
+}
+
+function lazyChords(make: () => Chords): Chords {
+  const made = lazy(make);
+  return {
+    walk: (...asked) => made().walk(...asked),
+    closed: (...asked) => made().closed(...asked),
   };
 }
 

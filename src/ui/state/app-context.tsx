@@ -26,6 +26,8 @@ export interface AppServices {
   readonly results: ResultsStore;
   readonly keeper: Keeper;
   readonly tell: Tell;
+  /** Works out what is shown. */
+  readonly viewer: ComputeClient;
   /** For long work: reading a mesh, baking. The view has a worker of its own. */
   readonly baker: ComputeClient;
 }
@@ -50,7 +52,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
       (trouble) => {
         if (!isLive) return;
         tell.problems(trouble);
-        setServices({ document, session, results, keeper, tell, baker });
+        setServices({ document, session, results, keeper, tell, viewer, baker });
       },
       (error: unknown) => session.getState().notify(String(error), { kind: 'error', stays: true }),
     );

@@ -32,6 +32,7 @@ function app(api: object = {}) {
   const session = createSessionStore();
   const services: AppServices = {
     ...{ document, session, results: createResultsStore(), keeper: {} as Keeper, tell: tellIn(session) },
+    viewer: {} as ComputeClient,
     baker: { call } as unknown as ComputeClient,
   };
   const wrapper = ({ children }: { children: ReactNode }) => (

@@ -3,20 +3,26 @@ import type { Result } from '../../core/math/result';
 import type { ComputeApi } from '../../engine/compute-api';
 import { useApp } from './app-context';
 
-/** What the worker answers to a question, asked again when that is another one; undefined until it has, and where it has none. */
+/** Milliseconds that a question has to stand before it is asked: while something is dragged none is. */
+const STANDS = 100;
+
+/** What the view's worker, which has all runs at hand, answers to a question; asked again when that is another one; until then what it answered last. */
 export function useAnswer<T>(ask: ((api: ComputeApi) => Promise<Result<T>>) | undefined): T | undefined {
-  const { baker } = useApp();
-  const [known, setKnown] = useState<{ readonly of: unknown; readonly value: T }>();
+  const { viewer } = useApp();
+  const [known, setKnown] = useState<T>();
   useEffect(() => {
     if (!ask) return;
     let isLive = true;
-    baker.call(ask).then(
-      (answer) => isLive && answer.ok && setKnown({ of: ask, value: answer.value }),
-      () => undefined, // a crash is told by the run itself
-    );
+    const timer = setTimeout(() => {
+      viewer.call(ask).then(
+        (answer) => isLive && setKnown(answer.ok ? answer.value : undefined),
+        () => undefined, // a crash is told by the run itself
+      );
+    }, STANDS);
     return () => {
       isLive = false;
+      clearTimeout(timer);
     };
-  }, [baker, ask]);
-  return known && known.of === ask ? known.value : undefined;
+  }, [viewer, ask]);
+  return known;
 }

@@ -12,13 +12,15 @@ import { useEdit } from '../state/app-context';
 import { FrameFields } from './FrameFields';
 import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
+import { useChoices } from './use-choices';
 
 type Bending = Run['bending'];
 type Shape = Run['shape'];
 
 /** How the pieces follow the path: which way is up, roll, turns, thickness, ends and rows. */
-export function BendingStep({ run, result }: StepProps) {
+export function BendingStep({ run, course, result }: StepProps) {
   const edit = useEdit();
+  const counts = useChoices(run, course)?.slicings;
   const { bending, shape } = run;
   const set = (change: Partial<Bending>) => edit((project) => setStep(project, run.id, 'bending', change));
   const lie = (change: Partial<Shape>) => edit((project) => setStep(project, run.id, 'shape', change));
@@ -83,7 +85,7 @@ export function BendingStep({ run, result }: StepProps) {
           ]}
           onChange={(pastEnd) => set({ pastEnd })}
         />
-        <SlicingFields slicing={slicing} result={result} onChange={(next) => set({ slicing: next })} />
+        <SlicingFields slicing={slicing} result={result} counts={counts} onChange={(next) => set({ slicing: next })} />
         <NumberField
           label="Tolerance of the bend"
           quantity="length"

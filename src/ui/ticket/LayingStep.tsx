@@ -20,6 +20,7 @@ import { PositionFields } from './PositionFields';
 import { RuleCards } from './RuleCards';
 import { StepFiguresText } from './StepFiguresText';
 import type { StepProps } from './step-props';
+import { useChoices } from './use-choices';
 import { VariationFields } from './VariationFields';
 
 /** How many pieces and how they fill the reach; every rule with what it would come to. */
@@ -31,6 +32,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
   const length = result?.path.length ?? 0;
   const fit = fitOf(course.fit);
   const told = layingSummaries(course);
+  const choices = useChoices(run, course);
   // A rule that was left keeps its options for as long as the step is open.
   const left = useRef(new Map<LayingRuleName, RuleSpec>());
   const choose = (kind: LayingRuleName) => {
@@ -40,7 +42,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
   };
   return (
     <>
-      <RuleCards chosen={rule.kind} outcomes={result?.choices.rules} onChoose={choose} />
+      <RuleCards chosen={rule.kind} outcomes={choices?.rules} onChoose={choose} />
       <Box>
         <KindFields
           kind={layingRule(rule)}

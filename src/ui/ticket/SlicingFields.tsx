@@ -15,15 +15,17 @@ type Slicing = Run['bending']['slicing'];
 export interface SlicingFieldsProps {
   readonly slicing: Slicing;
   readonly result: CourseView | undefined;
+  /** Triangles that each way would come to. */
+  readonly counts: SlicingCounts | undefined;
   readonly onChange: (slicing: Slicing) => void;
 }
 
 /** Where the segment is sliced so that it can bend, and what the path would need. */
-export function SlicingFields({ slicing, result, onChange }: SlicingFieldsProps) {
+export function SlicingFields({ slicing, result, counts, onChange }: SlicingFieldsProps) {
   const needed = result?.segment.neededPerMetre ?? 0;
   /** How many triangles a choice would come to, said before it is made. */
   const counted = (by: keyof SlicingCounts, how = '') => {
-    const count = result?.choices.slicings[by];
+    const count = counts?.[by];
     return count === undefined ? '' : `${how}${whole(count)} triangles`;
   };
   return (

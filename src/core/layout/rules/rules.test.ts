@@ -137,6 +137,14 @@ describe('places that are given', () => {
     expect(stationsOf({ kind: 'atPoints', which: 'between' })).toHaveLength(1);
   });
 
+  it('has one at every point of a closed path, also at its seam', () => {
+    const square = tableOf(compiled(pathOf('straight', [[0, 0, 0], [3, 0, 0], [3, 0, 3], [0, 0, 3]], true)), 'upright'); // prettier-ignore
+    const { laid } = laidRun({ segment: post, table: square, job: jobOf({ laying: { kind: 'atPoints' } }) });
+    const middles = unwrap(laid).layout.placements.map((p) => p.station + p.length / 2);
+    expect(middles).toHaveLength(4);
+    middles.forEach((s, i) => expect(s).toBeCloseTo(i * 3, 9));
+  });
+
   it('are typed stations in any order, those beyond the reach left out', () => {
     stationsOf({ kind: 'atStations', stations: [4, 1, 20] }).forEach((s, i) => expect(s).toBeCloseTo([1, 4][i], 9));
     const { laid } = laidRun({
