@@ -48,6 +48,16 @@ describe('instancesOf', () => {
     }
   });
 
+  it('keeps every distance within a link to 1e-9: its matrix turns and carries, and does nothing else', () => {
+    for (const { places } of instancesOf(bentRun(link, ring, jobOf(chain)).plan)!)
+      for (let at = 0; at < places.length; at += PLACE_STRIDE)
+        for (const a of [0, 1, 2])
+          for (const b of [0, 1, 2]) {
+            const dot = [0, 1, 2].reduce((sum, c) => sum + places[at + a * 4 + c] * places[at + b * 4 + c], 0);
+            expect(Math.abs(dot - (a === b ? 1 : 0))).toBeLessThan(1e-9);
+          }
+  });
+
   it('has two meshes for a chain of which every other link is turned', () => {
     expect(instancesOf(bentRun(link, ring, jobOf(chain)).plan)).toHaveLength(2);
   });

@@ -59,6 +59,23 @@ describe('closingOf', () => {
     }
   });
 
+  it('lets teeth mesh: pins on a wheel are its teeth apart', () => {
+    const { curve } = closingOf(belt(400), 12.7, 2)!.moved[1];
+    const { pins, pitch } = chordsAlong(buildArcTable(compiled(curve))).closed(12.7, 1, { count: 92 });
+    expect(pitch / 12.7).toBeCloseTo(1, 9);
+    curve.points.forEach(({ position: [x, y, z], teeth }, wheel) => {
+      const radius = wheelRadius(curve.points[wheel], curve);
+      const at = (i: number) => [pins[i * 3] - x, pins[i * 3 + 1] - y, pins[i * 3 + 2] - z] as const;
+      const lies = (i: number) => Math.abs(Math.hypot(...at(i)) - radius) < 1e-7;
+      const steps = Array.from({ length: 91 }, (_, i) => i).filter((i) => lies(i) && lies(i + 1));
+      expect(steps.length).toBeGreaterThan(4);
+      for (const i of steps) {
+        const dot = [0, 1, 2].reduce((sum, c) => sum + at(i)[c] * at(i + 1)[c], 0);
+        expect(Math.acos(dot / radius ** 2)).toBeCloseTo((2 * Math.PI) / teeth!, 7);
+      }
+    });
+  });
+
   it('scales the path so that the loop closes, the teeth staying as they are', () => {
     const { scaled, links } = closingOf(belt(400), 12.7, 1)!;
     closes(scaled!.curve, links);

@@ -6,7 +6,7 @@ import { FINISH_DEFAULTS, makerDefaults } from '../defaults';
 import { fence } from '../sets/fence';
 import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
 import { stairParts } from '../sets/stair';
-import { ANCHOR, BUCKET_PITCH, BUCKETS, FENCE, STAIR } from './landing-paths';
+import { ANCHOR, BUCKET_PITCH, BUCKETS, FENCE, FENCE_STEPS, STAIR } from './landing-paths';
 
 const LEAST_TWIST: ShapeSpec['frames'] = { rule: 'leastTwist', up: [0, 1, 0] };
 const made = (kind: MakerSpec['kind'], change: object): MakerSpec =>
@@ -40,6 +40,24 @@ const beaconStair = (): SetParts =>
   stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
 
 const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);
+
+/** Posts and three rails, each of them level from post to post: the fence steps down to the water. */
+function steppedFence(): SetParts {
+  const [post, rail] = ['shore-post', 'shore-rail'];
+  const rails = [0.3, 0.62, 0.94].map((height, i) =>
+    courseOfSet(`rail-${i + 1}`, rail, { kind: 'fillStretch', gap: 0 }, {
+      name: `Rail ${i + 1}`,
+      height,
+      fit: { kind: 'level', at: 'middle' },
+      laying: { joints: { at: 'points', angle: Math.PI / 6, clear: 0.06 } },
+    }),
+  ); // prettier-ignore
+  const posts = courseOfSet('posts', post, { kind: 'atPoints', lies: 'middle', which: 'all' }, {
+    name: 'Posts',
+    fit: { kind: 'stiff', stands: 'plumb' },
+  }); // prettier-ignore
+  return { segments: [], courses: [posts, ...rails] };
+}
 
 /** Links of one segment, pinned along a path. */
 function pinnedRun(
@@ -76,4 +94,5 @@ export const runsOfCourses = (): readonly LandingRun[] => [
   ),
   { id: 'beacon-stair', name: 'Beacon stair', curve: STAIR, parts: beaconStair() },
   { id: 'shore-fence', name: 'Shore fence', curve: FENCE, parts: shoreFence() },
+  { id: 'shore-fence-steps', name: 'Shore fence, stepped', curve: FENCE_STEPS, parts: steppedFence() },
 ];

@@ -110,6 +110,19 @@ export const FENCE: CurveSpec = {
   ),
 };
 
+/** On from there, down to the water: the stretch that steps. */
+export const FENCE_STEPS: CurveSpec = {
+  kind: 'straight',
+  closed: false,
+  points: through(
+    [-23.462, 0.85, 31.099],
+    [-21.366, 0.6, 30.782],
+    [-19.34, 0.35, 30.156],
+    [-17.388, 0.12, 29.33],
+    [-15.396, 0.05, 28.603],
+  ),
+};
+
 /** Half a ring round the fire pit. */
 export const DRIFTWOOD: CurveSpec = {
   kind: 'arc',

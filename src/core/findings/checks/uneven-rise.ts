@@ -9,7 +9,8 @@ export const unevenRise = defineCheck({
   kind: 'unevenRise',
   find({ course, layout, shape }) {
     const { fit } = course;
-    if (fit.kind !== 'level') return [];
+    // What is parted steps from bay to bay, as a fence does, and is no flight.
+    if (fit.kind !== 'level' || course.laying.joints.at !== 'none') return [];
     const heights = layout.placements.map((place) => heldHeight(shape, { ...place, scale: 1 }, fit.at));
     const steps = heights.slice(1).map((y, i) => y - heights[i]);
     const climbing = steps.filter((step) => Math.abs(step) > 1e-6);
