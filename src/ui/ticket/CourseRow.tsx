@@ -83,7 +83,7 @@ export function CourseRow({ run, course, isSelected, isRenamed, onRename, action
           component="span"
           className="count"
           sx={{
-            color: 'text.secondary',
+            color: isSelected ? 'text.primary' : 'text.secondary',
             fontWeight: 400,
             mr: 4,
             visibility: course.visible && !course.locked ? 'visible' : 'hidden',
