@@ -70,7 +70,7 @@ export function CourseRow({ run, course, isSelected, isRenamed, onRename, action
         onClick={() => actions.choose(course.id)}
         sx={{ flex: 1, minWidth: 0, height: '100%', pl: 10, gap: 2, justifyContent: 'flex-start', fontSize: 12.5 }}
       >
-        <Swatch colour={result?.surface.materials[0]?.colour} width={12} />
+        <Swatch course={result} width={12} />
         <NameField
           name={name}
           label="Name of the course"

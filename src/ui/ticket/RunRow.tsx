@@ -71,7 +71,7 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
           fontWeight: isSelected ? 650 : 400,
         }}
       >
-        <Swatch colour={result?.courses[0].surface.materials[0]?.colour} />
+        <Swatch course={result?.courses[0]} />
         <NameField
           name={run.name}
           label="Name of the run"

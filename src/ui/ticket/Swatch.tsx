@@ -1,11 +1,13 @@
 'use client';
 
 import { Box } from '@mui/material';
-import type { Material } from '../../core/mesh/mesh';
 import { toHex } from '../../core/segment/colour';
+import type { CourseResult } from '../state/results-store';
 
-/** A short bar in the colour of a material; pale while it is not known. */
-export function Swatch({ colour, width = 20 }: { colour: Material['colour'] | undefined; width?: number }) {
+/** A short bar in the colour that a course wears first; pale while it is not known. */
+export function Swatch({ course, width = 20 }: { course: CourseResult | undefined; width?: number }) {
+  const worn = (course?.repeated[0]?.parts ?? course?.topology.parts)?.[0]?.material ?? 0;
+  const colour = course?.surface.materials[worn]?.colour;
   return (
     <Box
       component="span"
