@@ -149,5 +149,4 @@ await picture('pieces', async (page) => {
   await course(page, 'Beacon stair', 'Treads');
   await page.getByRole('button', { name: 'Pieces and parts as tables' }).click();
 });
-await picture('fence', (page) => course(page, 'Shore fence', 'Posts'));
 await browser.close();

@@ -63,7 +63,7 @@ export function StepRow({ number, title, summary, isOpen, onToggle, children }: 
         </ButtonBase>
       </Tooltip>
       <Collapse in={isOpen} unmountOnExit timeout={140}>
-        <Box sx={{ px: 4, pb: 3, display: 'grid', gap: 1.5 }}>{children}</Box>
+        <Box sx={{ px: 4, pb: 3, display: 'grid', gridTemplateColumns: 'minmax(0, 1fr)', gap: 1.5 }}>{children}</Box>
       </Collapse>
     </Box>
   );
