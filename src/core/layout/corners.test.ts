@@ -59,6 +59,21 @@ describe('stiff pieces that meet in a corner', () => {
     expect(cuts).toBeGreaterThanOrEqual(4);
   });
 
+  it.each([
+    ['posts with room beside them', { at: 'points', angle: 0, clear: 0.06 }, undefined],
+    ['a post of its own', { at: 'points', angle: 0, clear: 0 }, 0.2],
+  ] as const)('bent ones that stop at a joint are closed there: %s', async (_, joints, post) => {
+    const bent = jobOf({ laying: { kind: 'fillStretch', also: { joints } }, fit: { kind: 'plumb', beyond: 'onward' } });
+    const joint = post && prepared(makeSegmentMesh({ kind: 'plank', length: post, width: 0.2, thickness: 0.2 }));
+    const own = bentRun(rail, along(ELL), bent, { ...(joint && { joint }) });
+    const { placements } = own.layout;
+    const sum = placements.reduce((total, { length, gap }) => total + length + gap, 0);
+    expect(sum).toBeCloseTo(own.shape.table.length, 9); // gaps at joints count
+    // The parts on either side of the joint are solids of their own.
+    const solid = await manifoldOf(own.mesh);
+    expect(solid.decompose()).toHaveLength(post ? 3 : 2);
+  });
+
   it('give way to a piece of its own that stands there', () => {
     const block = prepared(makeSegmentMesh({ kind: 'plank', length: 0.4, width: 0.4, thickness: 0.4 }), {
       centre: 'middle',

@@ -1,10 +1,9 @@
 import { fail, ok, type Result } from '../math/result';
 import { firstAfter } from '../math/first-after';
 import { lazy } from '../math/lazy';
-import type { Chords } from './chords';
 import type { LaidPath } from './laid-path';
 import type { LayingJob, Layout, Lengths } from './layout';
-import { shownOf, type RuleInput, type Spot } from './laying-rule';
+import { shownOf, type RuleInput } from './laying-rule';
 import { partCourse, type Leg } from './legs';
 import { MAX_PIECES } from './most-pieces';
 import { patternOf } from './pattern-registry';
@@ -47,51 +46,61 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
   if (!parted.ok) return parted;
   const legs = parted.value;
   const isRound = round && legs.length === 1 && legs[0].joint === undefined;
-  const spotted: Spotted[] = [];
+  const laidOut: Ungapped[] = [];
   let [count, gapAfter] = [0, 0];
   let pinned: Layout['pinned'];
+  // Where nothing stands in a joint, what comes to it on either side meets.
+  const isFree = joint === 0 && joints.clear === 0;
   for (const leg of legs) {
     const input = inputOf(leg, path, { lengths: lengthsFrom(all, count), round: isRound });
     const laid = own.lay(input, rule);
     if (laid.refused) return { ok: false, problems: [laid.refused] };
     if (count + laid.count > MAX_PIECES)
       return fail('laying.too-many', { pieces: count + laid.count, most: MAX_PIECES });
-    const spots = Array.from({ length: laid.count }, (_, i) => laid.at(i));
-    // Where nothing stands in a joint, what comes to it on either side meets.
-    const isFree = joint === 0 && joints.clear === 0;
-    const near = input.reach * 1e-7;
-    const meetsAt = (spot: Spot, i: number, all: number) => {
-      const start = isFree && leg.isAfterJoint === true && i === 0 && Math.abs(spot.start) < near;
-      const end = isFree && leg.joint !== undefined && i === all - 1 && Math.abs(spot.start + spot.length - input.reach) < near; // prettier-ignore
-      return start || end ? { start, end } : undefined;
-    };
-    spots.forEach((spot, i) => {
-      const next = spots[i + 1];
-      const clear = next ? next.start - spot.start - shownOf(spot) : isRound ? laid.gapAfter : 0;
+    for (let i = 0; i < laid.count; i++) {
+      const { start: from, length, shown, stretch } = laid.at(i);
       const body = bodyOf(count + i);
-      spotted.push({
-        kind: 'body',
-        body,
-        spot: { start: leg.start + spot.start, length: spot.length, shown: spot.shown, stretch: spot.stretch },
-        natural: bodies[body],
-        gap: Math.abs(clear) <= input.reach * ROUNDING ? 0 : clear,
-        meets: meetsAt(spot, i, spots.length),
-      });
-    });
+      const isFirst = i === 0 && from < input.reach * NEAR;
+      const isLast = i === laid.count - 1 && from + length > input.reach * (1 - NEAR);
+      const meets = isFree ? meetsOf(leg, isFirst, isLast) : undefined;
+      const spot = { start: leg.start + from, length, shown, stretch };
+      const isPartEnd = leg.joint !== undefined && i === laid.count - 1;
+      laidOut.push({ kind: 'body', body, spot, natural: bodies[body], meets, isPartEnd });
+    }
     if (laid.pins && legs.length === 1) pinned = { pins: laid.pins, pitch: all.of(0) + gap };
     count += laid.count;
     gapAfter = laid.gapAfter;
     if (leg.joint !== undefined && joint > 0) {
       const spot = { start: leg.joint - joint / 2, length: joint };
-      spotted.push({ kind: joints.at === 'points' ? 'post' : 'corner', body: 0, spot, natural: joint, gap: 0 });
+      const kind = joints.at === 'points' ? 'post' : 'corner';
+      laidOut.push({ kind, body: 0, spot, natural: joint, meets: undefined, isPartEnd: false });
     }
   }
   if (count === 0) return fail('laying.none');
-  const [first, last] = [spotted[0], spotted[spotted.length - 1]];
-  const covered = last.spot.start + shownOf(last.spot) + (isRound ? last.gap : 0);
-  const isMoved = round && !isRound; // it begins behind its first joint
-  const [before, left] = isMoved ? [0, 0] : [first.spot.start - start, end - covered];
+  // A round that is parted begins behind its first joint, and ends where it began.
+  const [first, last] = [laidOut[0].spot, laidOut[laidOut.length - 1].spot];
+  const isMoved = round && !isRound;
+  const behind = isRound ? gapAfter : isMoved ? first.start + end - start - last.start - shownOf(last) : 0;
+  const spotted = withGaps(laidOut, behind, (end - start) * ROUNDING);
+  const covered = last.start + shownOf(last) + (isRound ? spotted[spotted.length - 1].gap : 0);
+  const [before, left] = isMoved ? [0, 0] : [first.start - start, end - covered];
   return ok({ spotted, isRound, gapAfter, before, left, ...(pinned && { pinned }) });
+}
+
+type Ungapped = Omit<Spotted, 'gap'>;
+
+/** Pieces with the clear distance to the next one, over joints too; `behind` = after the last. What is off by no more than `near` is none. */
+const withGaps = (pieces: readonly Ungapped[], behind: number, near: number): readonly Spotted[] =>
+  pieces.map(({ kind, body, spot, natural, meets, isPartEnd }, i) => {
+    const next = pieces[i + 1]?.spot;
+    const clear = next ? next.start - spot.start - shownOf(spot) : behind;
+    return { kind, body, spot, natural, meets, isPartEnd, gap: Math.abs(clear) <= near ? 0 : clear };
+  });
+
+/** At which of its ends a piece at the start or the end of a part meets another. */
+function meetsOf({ joint, isAfterJoint }: Leg, isFirst: boolean, isLast: boolean): Spotted['meets'] {
+  const [start, end] = [isFirst && isAfterJoint === true, isLast && joint !== undefined];
+  return start || end ? { start, end } : undefined;
 }
 
 /** What a rule is told of one part. */
@@ -116,8 +125,7 @@ function inputOf(
       .filter((at) => at >= -near && at <= (given.round ? reach - 2 * near : reach + near)),
     rise: path.heightAt(to) - floor,
     atRise: (gained) => placeOf(path.stationAtHeight(floor + gained, from, to)),
-    // Only rules that ask for chords pay for them.
-    chords: lazyChords(() => path.chords(from, to)),
+    chords: lazy(() => path.chords(from, to)), // only rules that ask for chords pay for them
   };
 }
 
@@ -133,15 +141,9 @@ function pointsBetween({ pointStations, length, closed }: LaidPath, from: number
   });
 }
 
-function lazyChords(make: () => Chords): Chords {
-  const made = lazy(make);
-  return {
-    walk: (...asked) => made().walk(...asked),
-    closed: (...asked) => made().closed(...asked),
-  };
-}
-
 /** Of the reach: what adding up so many lengths rounds. */
 const ROUNDING = 1e-12;
+/** Of a part: how near to its end a piece ends there. */
+const NEAR = 1e-7;
 /** Pieces of a pattern that are looked at for segments that are not there. */
 const LOOKED_AT = 256;

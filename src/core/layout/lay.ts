@@ -28,7 +28,19 @@ export function lay(job: LayingJob, lengths: Lengths, reach: Reach, path: LaidPa
   if (!body.ok) return body;
   const { spotted, gapAfter, left, before, pinned } = body.value;
   const once = (kind: 'head' | 'tail', at: number, long: number): Spotted[] =>
-    long > 0 ? [{ kind, body: 0, spot: { start: at, length: long }, natural: long, gap: 0 }] : [];
+    long > 0
+      ? [
+          {
+            kind,
+            body: 0,
+            spot: { start: at, length: long },
+            natural: long,
+            gap: 0,
+            meets: undefined,
+            isPartEnd: false,
+          },
+        ]
+      : [];
   const own = (bare: number) => (Math.abs(bare) < (end - start) * EXACT_FIT * 2 ? 0 : bare);
   const tailAt = end - own(left) + margins.tail;
   const ordered = [...once('head', first, head), ...spotted, ...once('tail', tailAt, tail)];

@@ -22,7 +22,7 @@ export interface RuleInput {
   readonly rise: number;
   atRise(gained: number): number;
   /** How links of one length lie pin to pin. */
-  readonly chords: Chords;
+  chords(): Chords;
 }
 
 /** Where one piece of the body lies; metres. */

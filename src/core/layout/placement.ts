@@ -12,7 +12,9 @@ export interface Spotted {
   readonly natural: number;
   /** Metres to the next one. */
   readonly gap: number;
-  readonly meets?: Meets | undefined;
+  readonly meets: Meets | undefined;
+  /** It is the last before a joint. */
+  readonly isPartEnd: boolean;
 }
 
 /** At which of its ends a piece meets another in a joint where nothing else stands. */
@@ -49,6 +51,8 @@ export interface Placement {
   readonly up: number;
   readonly side: number;
   readonly meets: Meets | undefined;
+  /** It is the last before a joint: its gap goes over that. */
+  readonly isPartEnd: boolean;
 }
 
 /** Pieces in order as they lie along the path, with what is said of every so many and of single ones; `bodies` = natural lengths, metres. */
@@ -59,7 +63,7 @@ export function toPlacements(
   measure: Measure,
 ): readonly Placement[] {
   const edits = new Map(pieces.map((edit) => [edit.piece, edit]));
-  return ordered.map(({ kind, body, spot, natural, gap, meets }, piece): Placement => {
+  return ordered.map(({ kind, body, spot, natural, gap, meets, isPartEnd }, piece): Placement => {
     const edit = edits.size > 0 ? edits.get(piece) : undefined;
     const replaced = kind === 'body' && edit?.body !== undefined && edit.body < bodies.length ? edit.body : body;
     const long = replaced === body ? natural : bodies[replaced];
@@ -86,6 +90,7 @@ export function toPlacements(
       up: edit?.up ?? 0,
       side: edit?.side ?? 0,
       meets,
+      isPartEnd,
     };
   });
 }

@@ -12,7 +12,7 @@ export interface LayoutSummary {
   readonly count: number;
   /** Laid over natural length of the body's pieces; 1 = not stretched. */
   readonly stretch: Range;
-  /** Metres between the body's pieces, which are none where there is one piece. */
+  /** Metres between the body's pieces but for joints, which are none where there is one piece. */
   readonly gap: Range;
   /** Metres: natural length of the body. */
   readonly natural: number;
@@ -24,7 +24,7 @@ export interface LayoutSummary {
 
 export function summaryOf({ placements, remainder, round, pinned }: Layout): LayoutSummary {
   const body = placements.filter(({ kind }) => kind === 'body');
-  const gaps = (round ? body : body.slice(0, -1)).map(({ gap }) => gap);
+  const gaps = (round ? body : body.slice(0, -1)).flatMap(({ gap, isPartEnd }) => (isPartEnd ? [] : [gap]));
   return {
     count: placements.length,
     stretch: rangeOf(body.map((placement) => placement.stretch)),

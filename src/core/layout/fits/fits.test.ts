@@ -89,7 +89,7 @@ const STRAIGHT: RuleInput = {
   placeOf: (station) => station,
   rise: 4,
   atRise: (gained) => gained * 5,
-  chords: straightChords(0, 20),
+  chords: () => straightChords(0, 20),
 };
 
 describe.each(LAYING_RULES.map((rule) => [rule.kind, rule] as const))('the rule %s', (_, rule) => {

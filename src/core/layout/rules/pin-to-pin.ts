@@ -35,7 +35,7 @@ export const pinToPin = defineLayingRule({
   lay({ chords, lengths, round, placeOf }, { gap, slack, pairs }) {
     const pitch = lengths.of(0) + gap;
     const isShared = round && slack === 'shared';
-    const walked = isShared ? chords.closed(pitch, pairs ? 2 : 1) : chords.walk(pitch);
+    const walked = isShared ? chords().closed(pitch, pairs ? 2 : 1) : chords().walk(pitch);
     const { stations, pins, pitch: used, stuckAt: station } = walked;
     const step = pairs && !isShared ? 2 : 1;
     const count = Math.floor((stations.length - 1) / step) * step;
