@@ -21,6 +21,7 @@ const esm = [
 const config = {
   testEnvironment: 'node',
   testTimeout: 60_000,
+  maxWorkers: '100%', // Jest itself leaves a core free: on two that is half of them
   // Looked up through Jest's sandbox, these take many times as long as in Node.
   sandboxInjectedGlobals: [
     'Math',

@@ -442,7 +442,7 @@ function longRun(curve: CurveSpec, kind: 'chainLink' | 'kerbedLane', rule: RuleS
     laying: { ...rule },
     fit: kind === 'chainLink' ? { kind: 'pinned' } : { kind: 'bent' },
   });
-  const input = { shape, segment: segment.value, course, bending, gauge: 1, passes: 'own' as const };
+  const input = { shape, segment: segment.value, others: [], course, bending, gauge: 1, passes: 'own' as const };
   return {
     length: table.length,
     lay() {

@@ -1,29 +1,20 @@
-import type { CourseSegments } from '../core/layout/lay-course';
+import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
 import type { Image, Material, Mesh } from '../core/mesh/mesh';
 import type { PreparedSegment } from '../core/segment/prepared-segment';
 import type { ReadySegment } from './ready-segment';
 
 /** The segments of one course, with one list of materials and images for all of them. */
-export interface CoursePieces extends CourseSegments {
+export interface CoursePieces extends CourseParts<PreparedSegment> {
   readonly materials: readonly Material[];
   readonly images: readonly Image[];
   /** Changes exactly when materials or images do. */
   readonly key: string;
 }
 
-/** Segments made ready, by what of a course they are; a segment may be several things. */
-export interface ReadyPieces {
-  readonly segment: ReadySegment;
-  readonly others: readonly ReadySegment[];
-  readonly head?: ReadySegment | undefined;
-  readonly tail?: ReadySegment | undefined;
-  readonly joint?: ReadySegment | undefined;
-}
-
 /** Segments whose materials stand behind those of others, by how many stand before. */
 const behind = new WeakMap<PreparedSegment, Map<number, PreparedSegment>>();
 
-export function coursePieces({ segment, others, head, tail, joint }: ReadyPieces): CoursePieces {
+export function coursePieces(readies: CourseParts<ReadySegment>): CoursePieces {
   const materials: Material[] = [];
   const images: Image[] = [];
   const known = new Map<PreparedSegment, PreparedSegment>();
@@ -37,17 +28,9 @@ export function coursePieces({ segment, others, head, tail, joint }: ReadyPieces
     images.push(...prepared.mesh.images);
     return moved;
   };
-  const first = add(segment);
-  return {
-    segment: first,
-    others: others.map(add),
-    head: head && add(head),
-    tail: tail && add(tail),
-    joint: joint && add(joint),
-    materials,
-    images,
-    key: [segment, ...others, head, tail, joint].map((ready) => ready?.key).join(),
-  };
+  const moved = mapParts(readies, add);
+  const key = partsOf(readies).map((ready) => ready.key);
+  return { ...moved, materials, images, key: key.join() };
 }
 
 const IMAGES = ['colourImage', 'normalImage', 'surfaceImage'] as const;

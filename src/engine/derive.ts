@@ -4,6 +4,7 @@ import { findAll } from '../core/findings/registry';
 import type { FrameTable } from '../core/frames/frame-table';
 import { bendTolerance } from '../core/layout/bending-spec';
 import { alignedBy } from '../core/layout/align';
+import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
 import { layCourse, type LaidCourse } from '../core/layout/lay-course';
 import { layingRule } from '../core/layout/registry';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
@@ -21,9 +22,9 @@ import type { Course } from '../project/schema';
 import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { PathStage } from './path-stage';
-import { coursePieces, type CoursePieces, type ReadyPieces } from './course-segments';
+import { coursePieces, type CoursePieces } from './course-segments';
 import type { ReadySegment, SegmentParts } from './ready-segment';
-import { partsOf, type CourseSource, type RunSource } from './run-source';
+import type { CourseSource, RunSource } from './run-source';
 import { SegmentStage, type LoadAsset } from './segment-stage';
 import { StageCache, type Stage } from './stage-cache';
 import type { LoadBytes } from './texture-images';
@@ -84,7 +85,7 @@ export class Deriver {
   async derive(asked: RunSource, { onProgress, isDragged }: DeriveOptions = {}): Promise<Result<DerivedRun>> {
     const { steps } = asked;
     const source = { ...asked, curve: raised(asked.curve, steps.shape.lift ?? 0) };
-    const readies: ReadyPieces[] = [];
+    const readies: CourseParts<ReadySegment>[] = [];
     const warnings: Problem[] = [];
     for (const course of source.courses) {
       const ready = await this.#readyPieces(source, course, onProgress);
@@ -106,7 +107,7 @@ export class Deriver {
   #lay(
     source: RunSource,
     table: FrameTable,
-    readies: readonly ReadyPieces[],
+    readies: readonly CourseParts<ReadySegment>[],
     guides: readonly ReadyGuide[],
   ): Result<DerivedRun> {
     const { steps, courses, curve } = source;
@@ -116,7 +117,7 @@ export class Deriver {
     const { passes } = motionOf(steps.motion);
     const reach = resolveReach(asked, table.length);
     const ownKey = (i: number): string =>
-      JSON.stringify([[table, ...madeOf(readies[i])].map((made) => made && this.#numbers.of(made)), reach, said, bending, passes, points, courses[i].course]); // prettier-ignore
+      JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, said, bending, passes, points, courses[i].course]); // prettier-ignore
     const keys = courses.map((_, i) => ownKey(i));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
     const loose = courses.map(({ segment }) => segment.prepare);
@@ -132,7 +133,12 @@ export class Deriver {
     });
   }
 
-  #layCourse({ steps }: RunSource, shape: Shape, course: Course, readies: ReadyPieces): Result<DerivedCourse> {
+  #layCourse(
+    { steps }: RunSource,
+    shape: Shape,
+    course: Course,
+    readies: CourseParts<ReadySegment>,
+  ): Result<DerivedCourse> {
     const { bending, motion } = steps;
     const { gauge } = steps.shape;
     const { prepared } = readies.segment;
@@ -148,19 +154,24 @@ export class Deriver {
   }
 
   /** All segments of a course made ready. */
-  async #readyPieces(source: RunSource, course: CourseSource, onProgress?: OnProgress): Promise<Result<ReadyPieces>> {
+  async #readyPieces(
+    source: RunSource,
+    course: CourseSource,
+    onProgress?: OnProgress,
+  ): Promise<Result<CourseParts<ReadySegment>>> {
     const warnings: Problem[] = [];
-    const made: (ReadySegment | undefined)[] = [];
-    for (const [i, segment] of partsOf(course).entries()) {
-      const parts = i === 0 ? this.filled(source, course) : segment;
-      const ready = parts && (await this.segments.ready(parts, onProgress));
-      if (ready && !ready.ok) return ready;
-      made.push(ready?.value);
-      warnings.push(...(ready?.warnings ?? []));
+    const made = new Map<SegmentParts, ReadySegment>();
+    const parts: CourseParts<SegmentParts> = { ...course, segment: this.filled(source, course) };
+    for (const part of partsOf(parts)) {
+      const ready = await this.segments.ready(part, onProgress);
+      if (!ready.ok) return ready;
+      made.set(part, ready.value);
+      warnings.push(...ready.warnings);
     }
-    const [head, tail, joint] = made.slice(-3);
-    const others = made.slice(1, -3) as ReadySegment[];
-    return ok({ segment: made[0]!, others, head, tail, joint }, warnings);
+    return ok(
+      mapParts(parts, (part) => made.get(part)!),
+      warnings,
+    );
   }
 
   /** The segment of a course; a made one that is to fill the path is made as long as the reach; those that are counted keep their length. */
@@ -174,15 +185,6 @@ export class Deriver {
     return { ...segment, source: { ...source, spec: fill(source.spec, to - from) as MakerSpec } };
   }
 }
-
-/** All that was made ready of a course. */
-const madeOf = ({ segment, others, head, tail, joint }: ReadyPieces): readonly (ReadySegment | undefined)[] => [
-  segment,
-  ...others,
-  head,
-  tail,
-  joint,
-];
 
 /** Bytes of a run beside its courses and its path, which are kept by themselves. */
 const runBytes = (run: Result<DerivedRun>): number =>

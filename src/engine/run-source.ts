@@ -1,5 +1,6 @@
 import type { CurveSpec } from '../core/curve/registry';
 import { fail, ok, type Result } from '../core/math/result';
+import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
 import type { RunSteps } from '../core/motion/run-spec';
 import type { Course, Guide, Project, Run, Segment } from '../project/schema';
 
@@ -12,39 +13,19 @@ export interface RunSource {
   readonly guides: readonly Guide[];
 }
 
-export interface CourseSource {
+export interface CourseSource extends CourseParts<Segment> {
   readonly course: Course;
-  readonly segment: Segment;
-  readonly others: readonly Segment[];
-  readonly head?: Segment | undefined;
-  readonly tail?: Segment | undefined;
-  readonly joint?: Segment | undefined;
 }
-
-/** All segments of a course. */
-export const partsOf = ({ segment, others, head, tail, joint }: CourseSource): readonly (Segment | undefined)[] => [
-  segment,
-  ...others,
-  head,
-  tail,
-  joint,
-];
 
 const NO_GUIDES: readonly Guide[] = [];
 
 /** The parts of a project that a run names. Problems: `run.unknown` with `id`. */
 export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const path = project.paths.find(({ id }) => id === run.path);
-  const segmentOf = (id: string | undefined) => project.segments.find((segment) => segment.id === id);
-  const courses = run.courses.flatMap((course): CourseSource[] => {
-    const segment = segmentOf(course.segment);
-    const others = course.others.flatMap((id) => segmentOf(id) ?? []);
-    const { head, tail, joint } = course;
-    return segment
-      ? [{ course, segment, others, head: segmentOf(head), tail: segmentOf(tail), joint: segmentOf(joint) }]
-      : [];
-  });
-  if (!path || courses.length < run.courses.length) return fail('run.unknown', { id: run.id });
+  const segmentOf = (id: string) => project.segments.find((segment) => segment.id === id)!;
+  const courses = run.courses.map((course): CourseSource => ({ course, ...mapParts(course, segmentOf) }));
+  const isWhole = courses.every((own) => partsOf(own).length === partsOf(own.course).length);
+  if (!path || !isWhole) return fail('run.unknown', { id: run.id });
   const { reach, shape, bending, motion } = run;
   const { guides } = project;
   const sits = shape.frames.rule === 'sitOnGuide' && shape.frames.guide !== undefined;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { partsOf } from '../core/layout/course-parts';
 import { courseJobSchema } from '../core/layout/course-spec';
 import { runJobSchema } from '../core/motion/run-spec';
 import { MOST_BODIES } from '../core/layout/pattern';
@@ -107,7 +108,7 @@ export const projectSchema = z
       const ids = new Set<string>();
       run.courses.forEach((course, k) => {
         const at = ['courses', k];
-        for (const used of segmentsOf(course)) expect(project.segments, 'segment', used, [...at, 'segment']);
+        for (const used of partsOf(course)) expect(project.segments, 'segment', used, [...at, 'segment']);
         if (ids.has(course.id))
           context.addIssue({
             code: 'custom',
@@ -131,31 +132,9 @@ export type Run = z.infer<typeof runSchema>;
 export const courseOf = (run: Run, id?: string): Course =>
   run.courses.find((course) => course.id === id) ?? run.courses[0];
 
-/** Ids of all segments that a course lays. */
-export const segmentsOf = ({
-  segment,
-  others,
-  head,
-  tail,
-  joint,
-}: Pick<Course, 'segment' | 'others' | 'head' | 'tail' | 'joint'>): readonly string[] => [
-  segment,
-  ...others,
-  ...[head, tail, joint].filter((used) => used !== undefined),
-];
-
-/** What of a course names segments, with other ids for them. */
-export function mapSegments(course: Course, other: (id: string) => string): Partial<Course> {
-  const { segment, others, head, tail, joint } = course;
-  const ends = Object.entries({ head, tail, joint }).flatMap(([key, id]) =>
-    id === undefined ? [] : [[key, other(id)]],
-  );
-  return { segment: other(segment), others: others.map(other), ...Object.fromEntries(ends) } as Partial<Course>;
-}
-
 /** Whether any course of a run lays a segment. */
 export const laysSegment = ({ courses }: Run, segment: string): boolean =>
-  courses.some((course) => segmentsOf(course).includes(segment));
+  courses.some((course) => partsOf(course).includes(segment));
 
 export const emptyProject = (projectName: string): Project => ({
   format: 'rattan-project',

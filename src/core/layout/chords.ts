@@ -1,9 +1,7 @@
-import { fillParams, stationOf as stationAlong, type ArcTable } from '../curve/arc-table';
-import { frameOn, OFFSET_SIDE, OFFSET_UP } from '../shape/frame-on';
-import { SIDE, UP } from '../frames/frame-table';
-import { firstAfter } from '../math/first-after';
-import { integrateShort } from '../math/gauss-legendre';
+import type { ArcTable } from '../curve/arc-table';
 import type { Shape } from '../shape/shape';
+import { besideLine, curveLine, type ChordLine } from './chord-line';
+import { nextPin } from './pin-search';
 
 /** Links of one length laid pin to pin along a line. */
 export interface Walk {
@@ -30,59 +28,11 @@ export interface Chords {
   closed(pitch: number, multiple: number, options?: { readonly count?: number; readonly shift?: number }): Walk;
 }
 
-/** A line by a parameter that grows along it. */
-interface Line {
-  /** Parameters: where the part begins and ends, and of one round of a closed line. */
-  readonly from: number;
-  readonly to: number;
-  readonly round: number;
-  place(out: Float64Array, at: number, t: number): void;
-  /** Parameter per metre. */
-  perMetre(t: number): number;
-  stationOf(t: number): number;
-  /** Of ascending parameters, metres. */
-  stationsOf(at: readonly number[]): Float64Array;
-  paramOf(station: number): number;
-}
-
 /** A link that takes more than this many times its length of path no longer follows it: half a circle is pi / 2. */
 const MOST_ARC = 1.6;
 
-/**
- * The next pin: the first place beyond t at which the straight distance is the pitch, by the secant method from a first guess `step` farther on.
- * NOTES: places alone are asked for, three of them a link where the step of the link before is the guess; with the curve's velocity at every pin
- * it took half as long again.
- */
-function nextPin(line: Line, t: number, step: number, pitch: number, pin: Float64Array, out: Float64Array): number {
-  const [x, y, z] = pin;
-  const enough = Math.max(pitch * 1e-13, Math.max(Math.abs(x), Math.abs(y), Math.abs(z)) * 4e-15);
-  let a = t;
-  let fa = -pitch;
-  let b = t + step;
-  let fb = 0;
-  // The root lies between these; infinite until a place beyond it is known.
-  let low = t;
-  let high = Infinity;
-  for (let round = 1; round < 100; round++) {
-    line.place(out, 0, b);
-    const [dx, dy, dz] = [out[0] - x, out[1] - y, out[2] - z];
-    fb = Math.sqrt(dx * dx + dy * dy + dz * dz) - pitch;
-    if (fb <= enough && fb >= -enough) return b;
-    if (fb < 0) low = b;
-    else high = b;
-    const next = b - (fb * (b - a)) / (fb - fa);
-    a = b;
-    fa = fb;
-    if (next > low && next < high && round % BISECT !== 0) b = next;
-    // Where the curve's speed jumps: by halves, or on by what is missing, which passes no nearer root.
-    else b = high < Infinity ? (low + high) / 2 : b + (Math.max(-fb, pitch * 1e-3) * step) / pitch;
-    if (b === a) break;
-  }
-  return Math.abs(fb) <= pitch * 1e-9 ? a : NaN;
-}
-
-/** After so many rounds of the secant method one by halves. */
-const BISECT = 6;
+/** More than there may be. */
+const MOST_LINKS = 200_001;
 
 /** The chords of a shape's line from station `from` to `to`, metres; with its offsets, where the run lies beside its path. */
 export function chordsOf(shape: Shape, from: number, to: number): Chords {
@@ -93,7 +43,7 @@ export function chordsOf(shape: Shape, from: number, to: number): Chords {
 /** The chords of a curve itself, all of it. */
 export const chordsAlong = (arc: ArcTable): Chords => chordsOn(curveLine(arc, 0, arc.length), 0);
 
-function chordsOn(line: Line, from: number): Chords {
+function chordsOn(line: ChordLine, from: number): Chords {
   const step = new Float64Array(3);
   /** Parameters of pins: `count` links, or as many as end before `end`. */
   const params = (
@@ -178,105 +128,3 @@ function chordsOn(line: Line, from: number): Chords {
     },
   };
 }
-
-/** Links after which a station is measured from the curve's start again: no sum of rounding. */
-const ANEW = 64;
-
-/** More than there may be. */
-const MOST_LINKS = 200_001;
-
-const isWholeLoop = (closed: boolean, length: number, from: number, to: number): boolean =>
-  closed && to - from >= length * (1 - 1e-9);
-
-function besideLine(shape: Shape, from: number, to: number): Line {
-  const { closed, length } = shape.table;
-  return {
-    from,
-    to,
-    round: isWholeLoop(closed, length, from, to) ? length : 0,
-    place: (out, at, station) => placeBeside(out, at, shape, station),
-    perMetre: () => 1,
-    stationOf: (station) => station,
-    stationsOf: (at) => Float64Array.from(at),
-    paramOf: (station) => station,
-  };
-}
-
-function curveLine(arc: ArcTable, from: number, to: number): Line {
-  const { length } = arc;
-  const { closed } = arc.curve;
-  const isAllRound = isWholeLoop(closed, length, from, to);
-  const { curve } = arc;
-  const velocity = new Float64Array(3);
-  const paramOf = (station: number) => {
-    const rounds = closed ? Math.floor(station / length) : 0;
-    const out = new Float64Array(1);
-    fillParams(out, arc, Float64Array.of(station - rounds * length));
-    return rounds + out[0];
-  };
-  const stationOf = (t: number) => {
-    const rounds = closed ? Math.floor(t) : 0;
-    return rounds * length + stationAlong(arc, t - rounds);
-  };
-  const speed = (u: number) => {
-    curve.velocityAt(velocity, 0, u);
-    return Math.sqrt(velocity[0] ** 2 + velocity[1] ** 2 + velocity[2] ** 2);
-  };
-  const inside = (t: number) => (closed ? t - Math.floor(t) : Math.min(Math.max(t, 0), 1));
-  return {
-    from: paramOf(from),
-    to: to >= length && !closed ? 1 : isAllRound ? paramOf(from) + 1 : paramOf(to),
-    round: isAllRound ? 1 : 0,
-    place(out, at, t) {
-      const u = inside(t);
-      curve.pointAt(out, at, u);
-      if (u === t || closed) return;
-      // Straight on beyond an open path's end.
-      curve.velocityAt(velocity, 0, u, u === 1);
-      for (let c = 0; c < 3; c++) out[at + c] += velocity[c] * (t - u);
-    },
-    perMetre(t) {
-      const u = inside(t);
-      curve.velocityAt(velocity, 0, u, u === 1);
-      return 1 / Math.max(Math.hypot(velocity[0], velocity[1], velocity[2]), length * 1e-9);
-    },
-    stationOf,
-    stationsOf(at) {
-      const stations = new Float64Array(at.length);
-      at.forEach((t, i) => {
-        const before = at[i - 1];
-        // From pin to pin, where no break of the curve lies between.
-        const [u, v] = [inside(before), inside(t)];
-        const isSmooth = i > 0 && v > u && firstAfter(curve.breaks, u) === firstAfter(curve.breaks, v) && t <= 1 + Math.floor(before); // prettier-ignore
-        stations[i] = isSmooth && i % ANEW !== 0 ? stations[i - 1] + integrateShort(speed, u, v) : stationOf(t);
-      });
-      return stations;
-    },
-    paramOf,
-  };
-}
-
-/** The place of a run that lies beside its path. */
-function placeBeside(out: Float64Array, at: number, shape: Shape, station: number): void {
-  const frame = frameOn(shape, station);
-  for (let c = 0; c < 3; c++)
-    out[at + c] = frame[c] + frame[OFFSET_UP] * frame[UP + c] + frame[OFFSET_SIDE] * frame[SIDE + c];
-}
-
-/** On a straight line, for rules that are asked without a path. */
-export const straightChords = (from: number, to: number): Chords => {
-  const length = to - from;
-  const walk = (pitch: number, count: number): Walk => ({
-    stations: Float64Array.from({ length: count + 1 }, (_, i) => from + i * pitch),
-    pins: Float64Array.from({ length: (count + 1) * 3 }, (_, i) => (i % 3 === 0 ? from + (i / 3) * pitch : 0)),
-    pitch,
-    left: length - count * pitch,
-  });
-  return {
-    walk: (pitch) => walk(pitch, Math.floor((length / pitch) * (1 + 1e-12))),
-    closed: (pitch, multiple) => {
-      const count = Math.max(Math.round(length / pitch / multiple), 1) * multiple;
-      return walk(length / count, count);
-    },
-  };
-};

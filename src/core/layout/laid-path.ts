@@ -3,7 +3,8 @@ import { firstAfter } from '../math/first-after';
 import { frameOn } from '../shape/frame-on';
 import { ALONG_THE_PATH, buildPlanMeasure, type Measure } from '../shape/plan-measure';
 import type { Shape } from '../shape/shape';
-import { chordsOf, straightChords, type Chords } from './chords';
+import { chordsOf, type Chords } from './chords';
+import { straightChords } from './straight-chords';
 
 /** The path as laying sees it. Stations and heights in metres. */
 export interface LaidPath {

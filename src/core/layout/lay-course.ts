@@ -1,16 +1,12 @@
 import { fail, ok, type Result } from '../math/result';
 import type { SegmentEnd } from '../segment/open-ends';
-import { countForms, formOf, type FormInput, type LaidPiece } from '../segment/pieces/plan-forms';
+import { countForms, formOf, type FormInput } from '../segment/pieces/plan-forms';
 import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../segment/pieces/row-density';
-import type { FormStore } from '../segment/pieces/form-store';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
-import { mitredSegment } from '../segment/mitred-segment';
-import { turnedSegment } from '../segment/turned-segment';
 import type { Shape } from '../shape/shape';
 import { bendTolerance, type BendingSpec } from './bending-spec';
-import type { CourseJob } from './course-spec';
-import { leansOf } from './corner-leans';
+import type { CourseParts } from './course-parts';
 import { fitOf } from './fit-registry';
 import { laidPathOf, type LaidPath } from './laid-path';
 import { lay } from './lay';
@@ -18,37 +14,13 @@ import type { Layout, Lengths } from './layout';
 import type { Placement } from './placement';
 import type { LayingSpec } from './laying-spec';
 import { buildRepin, type Repin } from './repin';
+import { wornPieces, type WornAt, type WornInput, type WornPiece } from './worn-pieces';
 
-/** What a course is laid of. */
-export interface CourseSegments {
-  /** The first of the body; its head and tail, where it is cut in three, are laid once each. */
-  readonly segment: PreparedSegment;
-  /** Further segments of the body, by their letters: B, C. */
-  readonly others?: readonly PreparedSegment[];
-  /** What is laid once at either end instead of the first segment's own head and tail, and what stands at joints. */
-  readonly head?: PreparedSegment | undefined;
-  readonly tail?: PreparedSegment | undefined;
-  readonly joint?: PreparedSegment | undefined;
-}
-
-export interface CourseInput extends CourseSegments {
-  /** The run's, finished. */
-  readonly shape: Shape;
-  readonly course: CourseJob;
-  readonly bending: BendingSpec;
+export interface CourseInput extends WornInput {
   /** The run's own gauge, by which the tolerance is worked out where none was chosen. */
   readonly gauge: number;
   /** What of the path pieces come over while the run moves. */
   readonly passes: Passes;
-  readonly forms: FormStore;
-}
-
-/** A piece as it lies when all is there, and what it wears. */
-export interface WornPiece extends LaidPiece {
-  readonly placement: Placement;
-  readonly form: PreparedSegment;
-  /** The places of its pins, flat xyz. */
-  readonly pins: Float64Array | undefined;
 }
 
 /** A course laid and sliced: all of it that does not hang on the time. */
@@ -72,23 +44,14 @@ export interface LaidCourse {
 const MAX_RUN_VERTICES = 60_000_000;
 
 /** What of segments a rule lays. */
-export interface LaidSegments {
-  readonly segment: Pick<PreparedSegment, 'length' | 'cut'>;
-  readonly others?: readonly Pick<PreparedSegment, 'length'>[] | undefined;
-  readonly head?: Pick<PreparedSegment, 'length'> | undefined;
-  readonly tail?: Pick<PreparedSegment, 'length'> | undefined;
-  readonly joint?: Pick<PreparedSegment, 'length'> | undefined;
-}
+export type LaidSegments = CourseParts<Pick<PreparedSegment, 'length' | 'cut'>>;
 
-export function lengthsOf({ segment, others = [], head, tail, joint }: LaidSegments): Lengths {
-  const { cut } = segment;
-  return {
-    head: (head ?? cut?.head)?.length ?? 0,
-    bodies: [(cut?.body ?? segment).length, ...others.map(({ length }) => length)],
-    tail: (tail ?? cut?.tail)?.length ?? 0,
-    joint: joint?.length ?? 0,
-  };
-}
+const lengthsOf = ({ segment, others, head, tail, joint }: LaidSegments): Lengths => ({
+  head: (head ?? segment.cut?.head)?.length ?? 0,
+  bodies: [(segment.cut?.body ?? segment).length, ...others.map(({ length }) => length)],
+  tail: (tail ?? segment.cut?.tail)?.length ?? 0,
+  joint: joint?.length ?? 0,
+});
 
 /** Where pieces lie, those that the path's end cuts off whole left out. Problems: those of {@link lay}. */
 export function layPieces(
@@ -121,7 +84,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const placed = wornPieces(layout, input);
   const shown = placed.filter(({ placement }) => !placement.hidden);
   // (2) The rows that the bend needs.
-  const half = Math.max(...[segment, ...(input.others ?? [])].map(({ box }) => halfWidth(box)));
+  const half = Math.max(...[segment, ...input.others].map(({ box }) => halfWidth(box)));
   const asked = bendTolerance(bending.tolerance, halfWidth(segment.box), gauge);
   const last = shown.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
   const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
@@ -167,44 +130,6 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     countForms(shown, { ...formInput, slicing: other, density: density === NO_ROWS ? rows() : density });
   const repin = layout.pinned && buildRepin(layout, course.laying.rule, path);
   return ok({ layout, pieces, isRing, showing: wear, countSliced, tolerance: asked * worst * worst, repin });
-}
-
-type WornAt = Omit<WornPiece, 'form'>;
-
-/** Every placement with what is laid there, turned and mirrored as it lies. */
-function wornPieces(layout: Layout, input: CourseInput): readonly WornAt[] {
-  const { segment, others = [], course, bending, forms } = input;
-  const { cut: own } = segment;
-  const body = own?.body ?? segment;
-  const parts = {
-    head: input.head ?? own?.head ?? body,
-    body,
-    tail: input.tail ?? own?.tail ?? body,
-    corner: input.joint ?? body,
-    post: input.joint ?? body,
-  };
-  const { reach, pinned } = layout;
-  let bodies = 0;
-  return layout.placements.map((placement) => {
-    const { kind, station, factor, natural } = placement;
-    const whole = kind === 'body' && placement.body > 0 ? others[placement.body - 1] : parts[kind];
-    const turned = turnedSegment(whole, placement.turn, placement.mirrored !== course.mirrored, forms);
-    const worn = mitredSegment(turned, leansOf(placement, input.shape, course.fit), forms);
-    const end = station + factor * natural;
-    const trimAt =
-      bending.pastEnd === 'trim' && end > reach.to * (1 + 1e-12) ? (reach.to - station) / factor : undefined;
-    const { cutAt } = placement;
-    const cut = cutAt === undefined || trimAt === undefined ? (cutAt ?? trimAt) : Math.min(cutAt, trimAt);
-    const pin = kind === 'body' ? bodies++ * 3 : -1;
-    return {
-      placement,
-      worn,
-      station,
-      factor,
-      cutAt: cut,
-      pins: pinned && pin >= 0 && pin + 6 <= pinned.pins.length ? pinned.pins.subarray(pin, pin + 6) : undefined,
-    };
-  });
 }
 
 const meetsRound = (shown: readonly WornAt[], meet: (before: WornAt, after: WornAt) => boolean): boolean => {

@@ -1,6 +1,7 @@
 import type { Place } from '../layout/fit';
 import type { FitSpec } from '../layout/fit-registry';
-import type { LaidCourse, WornPiece } from '../layout/lay-course';
+import type { LaidCourse } from '../layout/lay-course';
+import type { WornPiece } from '../layout/worn-pieces';
 import { pieceLooks, type PieceLook, type VariationSpec } from '../layout/variation';
 import type { SegmentEnd } from '../segment/open-ends';
 import type { PreparedSegment } from '../segment/prepared-segment';

@@ -24,7 +24,7 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
   const layout = unwrap(
     layPieces(
       course.laying,
-      { segment },
+      { segment, others: [] },
       { reach, path: laidPathOf(shape, fitOf(course.fit).measures(course.fit)), pastEnd },
     ),
   );

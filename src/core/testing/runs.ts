@@ -7,6 +7,7 @@ import type { FrameRuleName } from '../frames/registry';
 import { fillFrame } from '../frames/fill-frame';
 import { FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
 import type { BendingSpec } from '../layout/bending-spec';
+import type { CourseParts } from '../layout/course-parts';
 import type { FitSpec } from '../layout/fit-registry';
 import type { Layout } from '../layout/layout';
 import { layCourse } from '../layout/lay-course';
@@ -133,25 +134,29 @@ export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fi
   };
 }
 
-export interface LaidInput {
+export interface LaidInput extends Partial<CourseParts<PreparedSegment>> {
   readonly segment: PreparedSegment;
   readonly table: FrameTable;
   readonly job: RunJob;
   readonly points?: readonly PointValues[];
   readonly forms?: FormStore;
-  readonly others?: readonly PreparedSegment[];
-  readonly head?: PreparedSegment;
-  readonly tail?: PreparedSegment;
-  readonly joint?: PreparedSegment;
 }
 
 /** A run's shape, and its course laid. */
-export function laidRun({ segment, table, job, points = [], forms = buildFormStore(), ...more }: LaidInput) {
+export function laidRun({
+  segment,
+  table,
+  job,
+  points = [],
+  forms = buildFormStore(),
+  others = [],
+  ...more
+}: LaidInput) {
   const { course, shape: spec, bending, motion } = job;
   const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points });
   const { gauge } = spec;
   const { passes } = motionOf(motion);
-  return { shape, laid: layCourse({ ...more, shape, segment, course, bending, gauge, passes, forms }) };
+  return { shape, laid: layCourse({ ...more, others, shape, segment, course, bending, gauge, passes, forms }) };
 }
 
 /** A run at `time` seconds; null = finished. */

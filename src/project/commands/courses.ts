@@ -57,7 +57,8 @@ export function editPiece(project: Project, at: CourseAt, piece: number, change:
   if (!run) return project;
   const { pieces } = courseOf(run, at.course).laying;
   const known = pieces.find((edit) => edit.piece === piece);
-  const said = Object.entries({ ...known, ...change, piece }).filter(([, value]) => value !== undefined && value !== 0);
+  const isSaid = ([key, value]: [string, unknown]) => value !== undefined && (value !== 0 || key === 'body');
+  const said = Object.entries({ ...known, ...change }).filter(isSaid);
   const next = { ...Object.fromEntries(said), piece } as PieceEdit;
   const others = pieces.filter((edit) => edit.piece !== piece);
   const isPlain = Object.keys(next).length === 1;

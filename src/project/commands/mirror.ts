@@ -1,10 +1,12 @@
 import { middleOf, transformPoints } from '../../core/edit/transform-points';
 import type { CurveSpec } from '../../core/curve/registry';
+import { mapParts } from '../../core/layout/course-parts';
 import type { Vec3 } from '../../core/math/vec3';
 import type { LaneSpec, ShapeSpec } from '../../core/shape/shape-spec';
-import { laysSegment, mapSegments, type Project, type Segment } from '../schema';
+import { laysSegment, type Course, type Project, type Segment } from '../schema';
+import { copyCourse, courseName } from './courses';
 import { changeCurve } from './paths';
-import { addAlike, changeRun } from './runs';
+import { addAlike, changeRun, setCourse } from './runs';
 import { addSegment } from './segments';
 
 export type MirrorAxis = 'x' | 'z';
@@ -43,9 +45,8 @@ export function addMirrored(
     curve: mirrored,
   });
   const courses = run.courses.map((course) => ({
-    ...course,
-    ...mapSegments(course, (id) => idOf.get(id) ?? id),
-    side: against(course.side),
+    ...mirroredCourse(course),
+    ...mapParts(course, (id) => idOf.get(id) ?? id),
   }));
   return changeRun(added, ids.run, { courses, reach: run.reach, shape: mirroredShape(run.shape, axis) });
 }
@@ -58,7 +59,45 @@ function mirroredSegment(segment: Segment, id: string): Segment {
   return { ...segment, id, prepare: { ...prepare, ...across } };
 }
 
+const OTHER_SIDE = { own: 'own', left: 'right', middle: 'middle', right: 'left' } as const;
+
+/** A copy of a course right behind it, left for right about the path; its segments are shared. */
+export function copyToOtherSide(project: Project, run: string, course: string, newId: string): Project {
+  const own = project.runs.find(({ id }) => id === run)?.courses.find(({ id }) => id === course);
+  if (!own) return project;
+  return setCourse(
+    copyCourse(project, run, course, newId),
+    { run, course: newId },
+    {
+      ...mirroredCourse(own),
+      id: newId,
+      locked: false,
+      mirrored: !own.mirrored,
+      name: `${courseName(project, own).slice(0, 180)}, other side`,
+    },
+  );
+}
+
 /** What turns or lies to a side does so the other way. */
+function mirroredCourse(course: Course): Course {
+  const { align, laying, side } = course;
+  const { everyOther, pieces } = laying;
+  return {
+    ...course,
+    side: against(side),
+    align: { ...align, side: OTHER_SIDE[align.side] },
+    laying: {
+      ...laying,
+      everyOther: { ...everyOther, turn: against(everyOther.turn) },
+      pieces: pieces.map(({ side: beside, turn, ...edit }) => ({
+        ...edit,
+        ...(beside !== undefined && { side: against(beside) }),
+        ...(turn !== undefined && { turn: against(turn) }),
+      })),
+    },
+  };
+}
+
 function mirroredShape(shape: ShapeSpec, axis: MirrorAxis): ShapeSpec {
   const up = shape.frames.up.map((v, c) => (v === 0 ? 0 : v * ACROSS[axis][c])) as unknown as Vec3;
   const { roll, offsetSide, ...lanes } = shape.lanes ?? {};

@@ -4,7 +4,8 @@ import { createContext, useContext, useEffect, useMemo, useState, type ReactNode
 import { useStore } from 'zustand';
 import { ComputeClient } from '../../engine/compute-client';
 import { startSaver } from '../../engine/saver';
-import { courseOf, segmentsOf, type Course, type Run, type Segment } from '../../project/schema';
+import { partsOf } from '../../core/layout/course-parts';
+import { courseOf, type Course, type Run, type Segment } from '../../project/schema';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
@@ -108,7 +109,7 @@ export function useCourse(): Course | undefined {
 export function useSegment(): Segment | undefined {
   const course = useCourse();
   const chosen = useSession((s) => s.segment);
-  const id = course && (segmentsOf(course).find((own) => own === chosen) ?? course.segment);
+  const id = course && (partsOf(course).find((own) => own === chosen) ?? course.segment);
   return useProject((s) => s.project.segments.find((segment) => segment.id === id));
 }
 

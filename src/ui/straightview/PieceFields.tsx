@@ -18,6 +18,8 @@ export interface PieceFieldsProps {
   readonly onClose: () => void;
 }
 
+const AS_LAID = { value: 'laid', label: 'as laid' };
+
 /** What is said of one piece beside all others: hidden, of another segment, moved or turned. */
 export function PieceFields({ run, course, piece, anchor, onClose }: PieceFieldsProps) {
   const edit = useEdit();
@@ -36,10 +38,7 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
       onChange={(value) => put({ [key]: value })}
     />
   );
-  const segments = [course.segment, ...course.others].map((_, body) => ({
-    value: `${body}`,
-    label: body === 0 && own?.body === undefined ? 'as laid' : letterOf(body),
-  }));
+  const bodies = [course.segment, ...course.others].map((_, body) => ({ value: `${body}`, label: letterOf(body) }));
   return (
     <Popover
       open
@@ -54,9 +53,9 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
       {course.others.length > 0 && (
         <ChoiceField
           label="Segment"
-          value={`${own?.body ?? 0}`}
-          choices={segments}
-          onChange={(value) => put({ body: Number(value) })}
+          value={`${own?.body ?? AS_LAID.value}`}
+          choices={[AS_LAID, ...bodies]}
+          onChange={(value) => put({ body: value === AS_LAID.value ? undefined : Number(value) })}
         />
       )}
       {metres('along', 'Along')}
@@ -77,7 +76,14 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
         >
           As laid
         </Button>
-        <Button variant="text" color="secondary" onClick={() => set({ dialog: 'pieces' })}>
+        <Button
+          variant="text"
+          color="secondary"
+          onClick={() => {
+            onClose();
+            set({ dialog: 'pieces' });
+          }}
+        >
           All pieces
         </Button>
       </Box>

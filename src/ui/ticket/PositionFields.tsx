@@ -25,6 +25,7 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
   const edit = useEdit();
   const change = (next: Partial<Course>) => edit((project) => setCourse(project, at, next));
   const { align } = course;
+  const distance = { quantity: 'length', step: 0.05, min: -1e4, max: 1e4 } as const;
   return (
     <>
       <ChoiceField
@@ -39,24 +40,8 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
         choices={HEIGHTS}
         onChange={(height) => change({ align: { ...align, height } })}
       />
-      <NumberField
-        label="To the right (S)"
-        quantity="length"
-        step={0.05}
-        value={course.side}
-        min={-1e4}
-        max={1e4}
-        onChange={(side) => change({ side })}
-      />
-      <NumberField
-        label="Above (U)"
-        quantity="length"
-        step={0.05}
-        value={course.height}
-        min={-1e4}
-        max={1e4}
-        onChange={(height) => change({ height })}
-      />
+      <NumberField label="To the right (S)" {...distance} value={course.side} onChange={(side) => change({ side })} />
+      <NumberField label="Above (U)" {...distance} value={course.height} onChange={(height) => change({ height })} />
       <SwitchField label="Mirrored" value={course.mirrored} onChange={(mirrored) => change({ mirrored })} />
     </>
   );

@@ -2,12 +2,12 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { MAKERS, maker, type MakerName, type MakerSpec } from '../../core/segment/registry';
-import { makerLike, renameAlong, setMaker } from '../../project/commands/segments';
+import { mapParts } from '../../core/layout/course-parts';
 import { layingRule } from '../../core/layout/registry';
 import { setCourse } from '../../project/commands/runs';
-import { addSegment } from '../../project/commands/segments';
+import { addSegment, makerLike, renameAlong, setMaker } from '../../project/commands/segments';
 import { MADE_PREPARE } from '../../project/defaults';
-import { mapSegments, type Course, type Segment } from '../../project/schema';
+import type { Course, Segment } from '../../project/schema';
 import { withoutUnused } from '../../project/commands/courses';
 import { BringButton } from '../fields/BringButton';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -28,7 +28,7 @@ export function SegmentStep({ run, course, segment, result }: StepProps) {
     edit((project) => {
       const named = renameAlong(project, segment.id, segment.name, next.name);
       const at = { run: run.id, course: course.id };
-      const other = mapSegments(course, (id) => (id === segment.id ? next.id : id));
+      const other = mapParts(course, (id) => (id === segment.id ? next.id : id));
       return withoutUnused(setCourse(addSegment(named, next), at, other));
     });
   const kinds = MAKERS.map(({ kind, label }) => ({ value: kind, label }));

@@ -1,7 +1,8 @@
-import { copyCourse, courseName, deleteCourse, moveCourse } from '../../project/commands/courses';
+import { copyCourse, deleteCourse, moveCourse } from '../../project/commands/courses';
+import { copyToOtherSide } from '../../project/commands/mirror';
 import { setCourse } from '../../project/commands/runs';
 import { newId } from '../../project/new-id';
-import { courseOf, type Project } from '../../project/schema';
+import type { Project } from '../../project/schema';
 import { useApp } from '../state/app-context';
 
 /** What can be done to the courses of a run. */
@@ -24,15 +25,7 @@ export function useCourseActions(run: string) {
     },
     mirror: (course: string) => {
       const id = newId();
-      edit((project) => {
-        const copied = copyCourse(project, run, course, id);
-        const own = courseOf(
-          copied.runs.find((r) => r.id === run)!,
-          id,
-        );
-        const name = `${courseName(copied, own).slice(0, 180)}, other side`;
-        return setCourse(copied, { run, course: id }, { name, side: 0 - own.side, mirrored: !own.mirrored });
-      });
+      edit((project) => copyToOtherSide(project, run, course, id));
       session.getState().set({ run, course: id });
     },
     move: (course: string, to: string) => edit((project) => moveCourse(project, run, course, to)),

@@ -3,7 +3,7 @@ import { ellipse, helix, pathOf } from '../../testing/curves';
 import { bentRun, compiled, jobOf, prepared, tableOf } from '../../testing/runs';
 import { buildRows, fitOf, FITS } from '../fit-registry';
 import { LAYING_RULES } from '../registry';
-import { straightChords } from '../chords';
+import { straightChords } from '../straight-chords';
 import type { RuleInput } from '../laying-rule';
 import { sameLengths } from '../piece-lengths';
 import { ROW_STRIDE } from '../../segment/pieces/rows';
