@@ -1,9 +1,9 @@
 'use client';
 
-import { Environment, Lightformer } from '@react-three/drei';
-import { memo, useMemo } from 'react';
+import { useMemo } from 'react';
 import { Object3D } from 'three';
 import type { Sphere } from './scene-box';
+import { Surroundings } from './Surroundings';
 
 /** One warm sun with a soft shadow over the whole scene, and a neutral surrounding light made here. */
 export function Lights({ centre, radius }: Sphere) {
@@ -35,36 +35,3 @@ export function Lights({ centre, radius }: Sphere) {
     </>
   );
 }
-
-/** Made once: a component of its own without props, so that it is not made again with every change of the scene. */
-const Surroundings = memo(function Surroundings() {
-  return (
-    <Environment resolution={64} frames={1} environmentIntensity={0.62}>
-      <color attach="background" args={['#d9dcdd']} />
-      <Lightformer
-        form="rect"
-        intensity={2.2}
-        color="#ffffff"
-        position={[0, 8, 0]}
-        scale={[14, 14, 1]}
-        rotation-x={Math.PI / 2}
-      />
-      <Lightformer
-        form="rect"
-        intensity={0.7}
-        color="#ffe9cf"
-        position={[9, 3, 5]}
-        scale={[8, 6, 1]}
-        target={[0, 0, 0]}
-      />
-      <Lightformer
-        form="rect"
-        intensity={0.45}
-        color="#b9a98c"
-        position={[0, -6, 0]}
-        scale={[20, 20, 1]}
-        rotation-x={-Math.PI / 2}
-      />
-    </Environment>
-  );
-});
