@@ -2,8 +2,7 @@ import { weldSeams } from '../core/bending/weld-seams';
 import { instancesOf } from '../core/bending/instances';
 import { buildRunMesh } from '../core/bending/build-run';
 import { partOf, type OnProgress } from '../core/math/progress';
-import { PLAIN_MATERIAL, vertexCount, type Material } from '../core/mesh/mesh';
-import { NEAR_ORIGIN } from '../core/math/tolerance';
+import { vertexCount } from '../core/mesh/mesh';
 import { about, fail, ok, type Problem, type Result } from '../core/math/result';
 import type { MeshFormat, NamedBytes, NamedMesh, Repeated } from '../formats/format';
 import { readMesh, writerFor } from '../formats/registry';
@@ -11,8 +10,10 @@ import type { Assets } from '../project/project-file';
 import type { Guide, Project } from '../project/schema';
 import { courseName } from '../project/commands/courses';
 import { planCourse, type DerivedCourse, type Deriver } from './derive';
+import { guideMeshes } from './guide-meshes';
 import { sourceOf } from './run-source';
 import type { LoadAsset } from './segment-stage';
+import { wheelsAsGuides } from './wheels-of';
 import { buildReport, type ReportOptions, type RunReport } from './report';
 
 export interface BakeOptions extends ReportOptions {
@@ -59,6 +60,7 @@ export async function bakeProject(
     return fail('report.too-many-frames', { frames: (options.frames ?? 0) * runs.length, most: MOST_FRAMES });
   const scene: NamedMesh[] = [];
   const reports: RunReport[] = [];
+  const wheels: Guide[] = [];
   let vertices = 0;
   for (const [i, run] of runs.entries()) {
     const at = ['runs', project.runs.indexOf(run)];
@@ -74,6 +76,7 @@ export async function bakeProject(
       };
     }
     const { table, courses } = derived.value;
+    wheels.push(...wheelsAsGuides(run, derived.value));
     const { origin } = table;
     for (const [k, course] of courses.entries()) {
       if (!course.course.visible) continue;
@@ -100,34 +103,14 @@ export async function bakeProject(
       reports.push({ ...buildReport(name, derived.value, k, plan, options), vertices: vertexCount(mesh) });
     }
   }
-  if (options.guides) scene.push(...(await guideMeshes(project, deriver)));
+  const guides = project.guides.filter((guide) => guide.visible);
+  if (options.guides) scene.push(...(await guideMeshes([...guides, ...wheels], deriver.guides)));
   return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
 
 /** A course goes by its run's name where that has no other. */
 const nameOf = (run: string, { course }: DerivedCourse, courses: number, project: Project): string =>
   courses > 1 ? `${run}, ${courseName(project, course)}` : run;
-
-async function guideMeshes(project: Project, deriver: Deriver): Promise<NamedMesh[]> {
-  const visible = project.guides.filter((guide) => guide.visible);
-  const built = await Promise.all(
-    visible.map((guide) => deriver.guides.get(isFar(guide) ? { ...guide, position: [0, 0, 0] } : guide)),
-  );
-  return built.flatMap((guide, i) => {
-    if (!guide.ok) return [];
-    const { positions, normals, indices } = guide.value.mesh;
-    const uvs = new Float32Array((positions.length / 3) * 2);
-    const parts = [{ name: 'Guide', material: 0, start: 0, count: indices.length }];
-    const mesh = { positions, normals, uvs, indices, parts, materials: [PALE], images: [] };
-    const { name, position } = visible[i];
-    return [{ name, mesh, ...(isFar(visible[i]) && { origin: position }) }];
-  });
-}
-
-/** Whether a guide's mesh has to count from the guide itself, as those of far runs do. */
-const isFar = ({ position }: Guide): boolean => position.some((c) => Math.abs(c) > NEAR_ORIGIN);
-
-const PALE: Material = { ...PLAIN_MATERIAL, name: 'Guide', colour: [0.75, 0.75, 0.72, 1] };
 
 /** Frames that the reports of one bake list, all runs together. */
 const MOST_FRAMES = 1_000_000;

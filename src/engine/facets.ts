@@ -10,16 +10,20 @@ import { lazy } from '../core/math/lazy';
 import { Numbers } from '../core/math/numbers';
 import type { Vec3 } from '../core/math/vec3';
 import type { CoursePlan } from '../core/motion/pose-course';
+import type { WheelGuide } from '../core/guides/wheel-guides';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/pieces/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
 import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
 import { viewPath, type PathView } from './path-view';
+import { wheelsOf } from './wheels-of';
 
 /** What the screen knows of a run beside its courses, by what changes together. */
 export interface RunFacets {
   readonly path: PathView;
   readonly findings: readonly Finding[];
+  /** Those of a belt. */
+  readonly wheels: readonly WheelGuide[];
 }
 
 /** What the screen knows of one course. */
@@ -94,7 +98,7 @@ export class FacetVersions {
 
   ofRun(derived: DerivedRun): VersionsOf<RunFacets> {
     const run = `${this.#prefix}${this.#numbers.of(derived)}`;
-    return { path: run, findings: run };
+    return { path: run, findings: run, wheels: run };
   }
 
   ofCourse(derived: DerivedRun, at: number, plan: CoursePlan, time: number | null): VersionsOf<CourseFacets> {
@@ -119,7 +123,11 @@ export function facetsOf(
   versions: FacetVersions,
 ): FacetUpdate {
   const ofRun = versions.ofRun(derived);
-  const run = changedOf<RunFacets>(ofRun, held, { path: () => viewPath(derived), findings: derived.findings });
+  const run = changedOf<RunFacets>(ofRun, held, {
+    path: () => viewPath(derived),
+    findings: derived.findings,
+    wheels: () => wheelsOf(derived),
+  });
   const courses = derived.courses.map((own, at) => {
     const plan = own.course.visible
       ? planCourse(derived, own, time)

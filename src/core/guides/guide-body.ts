@@ -1,10 +1,11 @@
 import type { Box } from '../mesh/box';
 
-/** A number of a simple body as a form shows it, metres. */
+/** A number of a simple body as a form shows it: metres, or a whole number of things. */
 export interface BodyField {
   readonly key: string;
   readonly label: string;
   readonly initial: number;
+  readonly isCount?: boolean;
 }
 
 /** A guide as triangles: flat xyz; normals as smooth as the body is. */

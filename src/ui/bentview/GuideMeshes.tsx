@@ -1,18 +1,13 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
-import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
-import { useThree } from '@react-three/fiber';
 import { buildGuide } from '../../core/guides/build-guide';
 import type { GuideMesh } from '../../core/guides/guide-body';
 import type { Guide } from '../../project/schema';
 import type { GuideView } from '../../engine/compute-api';
 import { useApp, useProject, useSession } from '../state/app-context';
-import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
+import { PaleMesh } from './PaleMesh';
 import type { Viewport } from './viewport';
-
-/** Guides of more triangles are asked for the place under the pointer through a hierarchy. */
-const MANY = 5000;
 
 /** Read with the first guide: most projects have none. */
 const findMiddles = async (mesh: GuideMesh) => (await import('../../core/guides/snap-places')).snapPlaces(mesh);
@@ -39,23 +34,6 @@ export function GuideMeshes(props: { viewport: Viewport; colour: string; chosenC
 function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; isChosen: boolean }) {
   const { guide, viewport, colour, isChosen } = props;
   const mesh = useGuideMesh(guide);
-  const invalidate = useThree((s) => s.invalidate);
-  const geometry = useMemo(() => {
-    const built = new BufferGeometry();
-    if (!mesh) return built;
-    built.setAttribute('position', new BufferAttribute(mesh.positions, 3));
-    built.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
-    built.setIndex(new BufferAttribute(mesh.indices, 1));
-    if (mesh.indices.length > 3 * MANY) {
-      built.setIndex(new BufferAttribute(mesh.indices.slice(), 1)); // the hierarchy sorts it
-      built.boundsTree = new MeshBVH(built);
-    }
-    return built;
-  }, [mesh]);
-  useEffect(() => {
-    invalidate();
-    return () => geometry.dispose();
-  }, [geometry, invalidate]);
   useEffect(() => {
     let isLive = true;
     if (mesh) void findMiddles(mesh).then((middles) => isLive && viewport.setMiddles(guide.id, middles));
@@ -64,19 +42,7 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
       viewport.setMiddles(guide.id, undefined);
     };
   }, [viewport, guide.id, mesh]);
-  if (!mesh) return null;
-  return (
-    <mesh geometry={geometry} raycast={acceleratedRaycast} userData={{ guide: guide.id }} receiveShadow renderOrder={5}>
-      <meshStandardMaterial
-        color={colour}
-        roughness={0.9}
-        transparent
-        opacity={isChosen ? 0.3 : 0.22}
-        depthWrite={false}
-        side={DoubleSide}
-      />
-    </mesh>
-  );
+  return mesh && <PaleMesh mesh={mesh} of={{ guide: guide.id }} colour={colour} isChosen={isChosen} />;
 }
 
 /** A guide's mesh in the scene; a brought one's is read once. */

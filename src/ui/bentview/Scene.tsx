@@ -19,6 +19,7 @@ import { CourseMesh } from './CourseMesh';
 import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
+import { WheelMeshes } from './WheelMeshes';
 import type { Viewport } from './viewport';
 
 /** Pixels that the toolbar takes. */
@@ -98,6 +99,10 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       {own && comb && !isResultOnly && (
         <FrameComb path={own.result.path} size={combSize(courseView(own.result).segment.box)} colour={tokens.sky} />
       )}
+      {!isResultOnly &&
+        shown.map(({ run, result }) => (
+          <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
+        ))}
       {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
       <Quality />
       <ContextGuard onAnew={anew} />

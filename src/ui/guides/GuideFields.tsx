@@ -101,12 +101,15 @@ function Sizes(props: { shape: Extract<GuideShape, { from: 'body' }>; onChange: 
     <NumberField
       key={field.key}
       label={field.label}
-      quantity="length"
-      step={0.05}
-      min={1e-4}
-      max={1e5}
+      quantity={field.isCount ? 'plain' : 'length'}
+      step={field.isCount ? 1 : 0.05}
+      min={field.isCount ? 3 : 1e-4}
+      max={field.isCount ? 1000 : 1e5}
       value={bodySize(shape.sizes, field)}
-      onChange={(value) => onChange({ ...shape, sizes: { ...shape.sizes, [field.key]: value } })}
+      onChange={(value) => {
+        const size = field.isCount ? Math.round(value) : value;
+        onChange({ ...shape, sizes: { ...shape.sizes, [field.key]: size } });
+      }}
     />
   ));
 }

@@ -28,8 +28,8 @@ export function withChanges(kept: RunResult | undefined, { versions, changed }: 
 
 /** A run as one of its courses is seen, or its first where there is none of that id. */
 export const courseView = (result: RunResult, course?: string): CourseView => {
-  const { path, findings, courses } = result;
-  return { path, findings, ...(courses.find(({ id }) => id === course) ?? courses[0]) };
+  const { courses, path, findings, wheels } = result;
+  return { path, findings, wheels, ...(courses.find(({ id }) => id === course) ?? courses[0]) };
 };
 
 export interface ResultsState {

@@ -40,11 +40,7 @@ export const belt = defineCurveKind({
     const { points, from } = toDistinctPoints(shape);
     const n = points.length;
     if (n < 2) return fail('curve.too-few-points', { needed: 2, given: n });
-    const { origin, e1, e2 } = planeOf(points);
-    const wheels = points.map((point): Wheel => {
-      const d = sub(point.position, origin);
-      return { x: dot(d, e1), y: dot(d, e2), radius: wheelRadius(point, shape), side: point.outside ? -1 : 1 };
-    });
+    const { origin, e1, e2, wheels } = flatWheels(points, shape);
     const wrapped = wrapBelt(wheels);
     if (!wrapped.ok) return wrapped;
     const place = (x: number, y: number): Vec3 => add(origin, add(scale(e1, x), scale(e2, y)));
@@ -80,6 +76,41 @@ export const belt = defineCurveKind({
     return withPointAt(points, leg + 1, { position, radius });
   },
 });
+
+/** The wheels in their plane. */
+function flatWheels(points: readonly PathPoint[], shape: PathShape) {
+  const plane = planeOf(points);
+  const { origin, e1, e2 } = plane;
+  const wheels = points.map((point): Wheel => {
+    const d = sub(point.position, origin);
+    return { x: dot(d, e1), y: dot(d, e2), radius: wheelRadius(point, shape), side: point.outside ? -1 : 1 };
+  });
+  return { ...plane, wheels };
+}
+
+/** A wheel of a belt in the scene: its middle, the direction of its axle, and the radius at which the belt runs, metres. */
+export interface BeltWheel {
+  readonly middle: Vec3;
+  readonly axle: Vec3;
+  readonly radius: number;
+  readonly teeth: number | undefined;
+  /** The point of the path that it stands at. */
+  readonly point: number;
+}
+
+/** The wheels of a belt that lies taut, one for each point that is a wheel of its own. */
+export function beltWheels(shape: PathShape): readonly BeltWheel[] {
+  const { points, from } = toDistinctPoints(shape);
+  if (points.length < 2) return [];
+  const { origin, e1, e2, wheels } = flatWheels(points, shape);
+  return wheels.map(({ x, y, radius }, i) => ({
+    middle: add(origin, add(scale(e1, x), scale(e2, y))),
+    axle: cross(e1, e2),
+    radius,
+    teeth: points[i].teeth,
+    point: from.indexOf(i),
+  }));
+}
 
 /** The plane nearest to the wheels' middles (Newell's normal); where they lie on a line, the one upright along it. */
 function planeOf(points: readonly PathPoint[]): { origin: Vec3; e1: Vec3; e2: Vec3 } {
