@@ -172,7 +172,7 @@ const prepare = (spec: MakerSpec): PreparedSegment => {
   const outN = new Float32Array(normals.length);
   const said = { roll: 0.2, turns: (0.01 * table.length) / (2 * Math.PI), gauge: 1.1 };
   const shape = buildShape(table, said, { reach: { from: 0, to: table.length } });
-  const place = { station: 0, factor: table.length, scale: 1, natural: 1 };
+  const place = { station: 0, factor: table.length, scale: 1, natural: 1, overlap: 0 };
   const bent = () => bendRows(outP, outN, 0, segment, buildRows({ kind: 'bent' }, segment, shape, place));
   const copied = () => {
     outP.set(positions);

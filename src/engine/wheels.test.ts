@@ -24,7 +24,7 @@ function bucketsAt(by: Vec3): Project {
     }));
     return { ...path, curve: { ...path.curve, points } };
   });
-  return { ...landing, paths, guides: [], runs: [run] } as Project;
+  return { ...landing, paths, guides: [], runs: [run] };
 }
 
 describe('the wheels of a belt', () => {

@@ -14,6 +14,8 @@ export interface Place {
   readonly scale: number;
   /** Metres: how long the piece is by itself, whatever of it is left. */
   readonly natural: number;
+  /** Metres along the path of its end over which the next piece lies. */
+  readonly overlap: number;
   /** The places of its two pins, flat xyz, where it is pinned. */
   readonly pins?: Float64Array | undefined;
 }

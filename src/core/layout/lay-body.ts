@@ -81,21 +81,30 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
   const [first, last] = [laidOut[0].spot, laidOut[laidOut.length - 1].spot];
   const isMoved = round && !isRound;
   const behind = isRound ? gapAfter : isMoved ? first.start + end - start - last.start - shownOf(last) : 0;
-  const spotted = withGaps(laidOut, behind, (end - start) * ROUNDING);
+  const spotted = withGaps(laidOut, { behind, gapAfter, near: (end - start) * ROUNDING });
   const covered = last.start + shownOf(last) + (isRound ? spotted[spotted.length - 1].gap : 0);
   const [before, left] = isMoved ? [0, 0] : [first.start - start, end - covered];
   return ok({ spotted, isRound, gapAfter, before, left, ...(pinned && { pinned }) });
 }
 
-type Ungapped = Omit<Spotted, 'gap'>;
+type Ungapped = Omit<Spotted, 'gap' | 'overlap'>;
 
-/** Pieces with the clear distance to the next one, over joints too; `behind` = after the last. What is off by no more than `near` is none. */
-const withGaps = (pieces: readonly Ungapped[], behind: number, near: number): readonly Spotted[] =>
-  pieces.map(({ kind, body, spot, natural, meets, isPartEnd }, i) => {
+/**
+ * Pieces with the clear distance to the next one, over joints too; `behind` = after the last, which overlaps what would come by `gapAfter`. What is
+ * off by no more than `near` is none.
+ */
+function withGaps(
+  pieces: readonly Ungapped[],
+  { behind, gapAfter, near }: { readonly behind: number; readonly gapAfter: number; readonly near: number },
+): readonly Spotted[] {
+  return pieces.map(({ kind, body, spot, natural, meets, isPartEnd }, i) => {
     const next = pieces[i + 1]?.spot;
     const clear = next ? next.start - spot.start - shownOf(spot) : behind;
-    return { kind, body, spot, natural, meets, isPartEnd, gap: Math.abs(clear) <= near ? 0 : clear };
+    const gap = Math.abs(clear) <= near ? 0 : clear;
+    const overlap = Math.max(0, -(next ? gap : gapAfter));
+    return { kind, body, spot, natural, meets, isPartEnd, gap, overlap };
   });
+}
 
 /** At which of its ends a piece at the start or the end of a part meets another. */
 function meetsOf({ joint, isAfterJoint }: Leg, isFirst: boolean, isLast: boolean): Spotted['meets'] {

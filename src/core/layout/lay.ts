@@ -36,6 +36,7 @@ export function lay(job: LayingJob, lengths: Lengths, reach: Reach, path: LaidPa
             spot: { start: at, length: long },
             natural: long,
             gap: 0,
+            overlap: 0,
             meets: undefined,
             isPartEnd: false,
           },

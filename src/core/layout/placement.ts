@@ -12,6 +12,8 @@ export interface Spotted {
   readonly natural: number;
   /** Metres to the next one. */
   readonly gap: number;
+  /** Metres of its end over which the next one lies, or would lie. */
+  readonly overlap: number;
   readonly meets: Meets | undefined;
   /** It is the last before a joint. */
   readonly isPartEnd: boolean;
@@ -43,6 +45,8 @@ export interface Placement {
   readonly cutAt: number | undefined;
   /** Clear distance to the next piece, as the fit measures it, on a round to the first; 0 after the last. */
   readonly gap: number;
+  /** Metres along the path of its end over which the next one lies, or would lie: a tread's nosing. */
+  readonly overlap: number;
   /** Radians about the path. */
   readonly turn: number;
   readonly mirrored: boolean;
@@ -63,13 +67,14 @@ export function toPlacements(
   measure: Measure,
 ): readonly Placement[] {
   const edits = new Map(pieces.map((edit) => [edit.piece, edit]));
-  return ordered.map(({ kind, body, spot, natural, gap, meets, isPartEnd }, piece): Placement => {
+  return ordered.map(({ kind, body, spot, natural, gap, overlap, meets, isPartEnd }, piece): Placement => {
     const edit = edits.size > 0 ? edits.get(piece) : undefined;
     const replaced = kind === 'body' && edit?.body !== undefined && edit.body < bodies.length ? edit.body : body;
     const long = replaced === body ? natural : bodies[replaced];
     const starts = measure.stationOf(spot.start);
     const whole = measure.stationOf(spot.start + spot.length) - starts;
     const shown = shownOf(spot);
+    const endsAt = spot.start + shown;
     const isCut = spot.shown !== undefined;
     const isOther = every > 0 && piece % every === every - 1;
     // Written out: there are many of these, and objects that are put together are slow.
@@ -78,12 +83,13 @@ export function toPlacements(
       kind,
       body: replaced,
       station: starts + (edit?.along ?? 0),
-      length: isCut ? measure.stationOf(spot.start + shown) - starts : whole,
+      length: isCut ? measure.stationOf(endsAt) - starts : whole,
       natural: long,
       stretch: spot.stretch ?? spot.length / long,
       factor: whole / long,
       cutAt: isCut ? (long * shown) / spot.length : undefined,
       gap,
+      overlap: overlap > 0 ? measure.stationOf(endsAt) - measure.stationOf(endsAt - overlap) : 0,
       turn: (isOther ? turn : 0) + (edit?.turn ?? 0),
       mirrored: isOther && mirrored,
       hidden: edit?.hidden ?? false,

@@ -1,7 +1,7 @@
 import { frameOn } from '../shape/frame-on';
 import type { Shape } from '../shape/shape';
 import type { FitSpec } from './fit-registry';
-import { heldHeight } from './fits/level';
+import { heldHeight } from './held-height';
 import type { Layout } from './layout';
 
 /** What a flight of level pieces comes to: metres, radians. */
@@ -28,10 +28,10 @@ export function stepFigures(
   fit: FitSpec,
   { wide, thick }: { readonly wide: number; readonly thick: number },
 ): StepFigures | undefined {
-  if (fit.kind !== 'level' || placements.length < 2) return undefined;
+  if (fit.kind !== 'level' || fit.byLeg || placements.length < 2) return undefined;
   const steps = placements.map((place) => {
     const [x, , z] = frameOn(shape, place.station);
-    return { x, z, y: heldHeight(shape, { ...place, scale: 1 }, fit.at) };
+    return { x, z, y: heldHeight(shape, { ...place, scale: 1 }, fit) };
   });
   const [first, last] = [steps[0], steps[steps.length - 1]];
   const rises = steps.slice(1).map(({ y }, i) => Math.abs(y - steps[i].y));

@@ -63,7 +63,7 @@ export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | nu
     if (isRing && pose.scale < 1 && i === pieces.length - 1) atEnd.push('end');
     const { placement, pins } = piece;
     const look = lookOf(placement.piece);
-    const own = { natural: piece.worn.length, pins: pose.scale === 1 ? pins : undefined };
+    const own = { natural: piece.worn.length, overlap: placement.overlap, pins: pose.scale === 1 ? pins : undefined };
     const shows = placesAt ? placesAt(i) : placesOf(piece, pose, reach.from, period);
     return shows.map(({ shift, cut, ...place }): PosedPiece => {
       const ends = [...atEnd, ...cut];
@@ -80,7 +80,7 @@ const WHOLE: MotionPose = { scale: 1, shift: 0 };
 
 const endOf = ({ station, factor, worn }: WornPiece): number => station + factor * worn.length;
 
-interface Shown extends Omit<Place, 'natural'> {
+interface Shown extends Omit<Place, 'natural' | 'overlap'> {
   /** How far it has moved, metres. */
   readonly shift: number;
   /** Its ends that lie at those of the window. */

@@ -3,6 +3,7 @@ import type { LayingSpec } from '../../core/layout/laying-spec';
 import { pitchGap, type MakerSpec } from '../../core/segment/registry';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { FINISH_DEFAULTS, makerDefaults } from '../defaults';
+import type { Course } from '../schema';
 import { fence } from '../sets/fence';
 import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
 import { stairParts } from '../sets/stair';
@@ -41,22 +42,17 @@ const beaconStair = (): SetParts =>
 
 const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);
 
-/** Posts and three rails, each of them level from post to post: the fence steps down to the water. */
+/** The shore's fence again, its panels level from post to post: it steps down to the water. */
 function steppedFence(): SetParts {
-  const [post, rail] = ['shore-post', 'shore-rail'];
-  const rails = [0.3, 0.62, 0.94].map((height, i) =>
-    courseOfSet(`rail-${i + 1}`, rail, { kind: 'fillStretch', gap: 0 }, {
-      name: `Rail ${i + 1}`,
-      height,
-      fit: { kind: 'level', at: 'middle' },
-      laying: { joints: { at: 'points', angle: Math.PI / 6, clear: 0.06 } },
-    }),
-  ); // prettier-ignore
-  const posts = courseOfSet('posts', post, { kind: 'atPoints', lies: 'middle', which: 'all' }, {
-    name: 'Posts',
-    fit: { kind: 'stiff', stands: 'plumb' },
-  }); // prettier-ignore
-  return { segments: [], courses: [posts, ...rails] };
+  const stepped = ({ fit, ...course }: Course): Course => {
+    if (course.name === 'Posts') return { ...course, fit };
+    const isPicket = fit.kind === 'stiff';
+    return {
+      ...course,
+      fit: isPicket ? { ...fit, byLeg: true } : { kind: 'level', at: 'middle', byLeg: true },
+    };
+  };
+  return { segments: [], courses: shoreFence().courses.map(stepped) };
 }
 
 /** Links of one segment, pinned along a path. */

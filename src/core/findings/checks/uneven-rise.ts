@@ -1,4 +1,4 @@
-import { heldHeight } from '../../layout/fits/level';
+import { heldHeight } from '../../layout/held-height';
 import { defineCheck } from '../finding';
 
 /** Metres: steps of one flight may differ by so much, 3/8 inch (IRC R311.7.5.1, from memory). */
@@ -10,8 +10,8 @@ export const unevenRise = defineCheck({
   find({ course, layout, shape }) {
     const { fit } = course;
     // What is parted steps from bay to bay, as a fence does, and is no flight.
-    if (fit.kind !== 'level' || course.laying.joints.at !== 'none') return [];
-    const heights = layout.placements.map((place) => heldHeight(shape, { ...place, scale: 1 }, fit.at));
+    if (fit.kind !== 'level' || fit.byLeg || course.laying.joints.at !== 'none') return [];
+    const heights = layout.placements.map((place) => heldHeight(shape, { ...place, scale: 1 }, fit));
     const steps = heights.slice(1).map((y, i) => y - heights[i]);
     const climbing = steps.filter((step) => Math.abs(step) > 1e-6);
     const least = Math.min(...climbing.map(Math.abs));

@@ -19,7 +19,13 @@ describe.each(FITS.map((fit) => [fit.kind, fit] as const))('the fit %s', (kind, 
 
   it('writes every row, with frames square and of unit length', () => {
     const shape = shapeOf(tableOf(helix(3, 0.5, 2), 'upright'), { roll: 0.3, gauge: 1.2 });
-    const { frames } = buildRows(fit.defaults, bar, shape, { station: 1, factor: 1.1, scale: 1, natural: 0.5 });
+    const { frames } = buildRows(fit.defaults, bar, shape, {
+      station: 1,
+      factor: 1.1,
+      scale: 1,
+      natural: 0.5,
+      overlap: 0,
+    });
     for (let at = 0; at < frames.length; at += ROW_STRIDE) {
       const v = (k: number) => [...frames.subarray(at + k, at + k + 3)];
       const dot = (a: number[], b: number[]) => a.reduce((sum, x, i) => sum + x * b[i], 0);

@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { metresField } from '../../math/form-field';
 import { rowXs } from '../../segment/rows';
 import { defineFit } from '../fit';
+import { heldField, heldHeight, heldSchema } from '../held-height';
 import { fillUpright } from '../upright-rows';
-import { heldField, heldHeight, heldSchema } from './level';
 
 /** Plumb; between two heights of the piece it stays level, above and below it follows the slope. */
 export const levelBand = defineFit({
@@ -30,7 +30,7 @@ export const levelBand = defineFit({
   steps: true,
   measures: () => 'plan',
   fillRows(rows, form, shape, place, { low, high, blend, at }) {
-    const y = heldHeight(shape, place, at);
+    const y = heldHeight(shape, place, { at });
     const drops = new Float64Array(rowXs(form).length);
     fillUpright(rows, form, shape, place, (row, frame) => {
       drops[row] = y - frame[1];

@@ -5,6 +5,7 @@ import { rowXs } from '../../segment/rows';
 import { frameOn } from '../../shape/frame-on';
 import type { Vec3 } from '../../math/vec3';
 import { defineFit } from '../fit';
+import { byLegField, byLegSchema, heldHeight } from '../held-height';
 import { standUpright } from '../upright';
 
 /** One pose, at the piece's middle: it keeps its shape and length and is only carried and turned. */
@@ -16,8 +17,9 @@ export const stiff = defineFit({
     kind: z.literal('stiff'),
     /** Square to the path it leans with the slope; plumb it stays upright. */
     stands: z.enum(['square', 'plumb']).default('square'),
+    byLeg: byLegSchema,
   }),
-  defaults: { kind: 'stiff', stands: 'square' },
+  defaults: { kind: 'stiff', stands: 'square', byLeg: false },
   fields: [
     {
       input: 'choice',
@@ -28,14 +30,17 @@ export const stiff = defineFit({
         { value: 'plumb', label: 'plumb' },
       ],
     },
+    { ...byLegField, appliesTo: ({ stands }) => stands === 'plumb' },
   ],
   follows: false,
   isRigid: true,
   measures: ({ stands }) => (stands === 'plumb' ? 'plan' : 'path'),
-  fillRows(rows, form, shape, { station, factor, scale, natural }, { stands }) {
+  fillRows(rows, form, shape, place, { stands, byLeg }) {
+    const { station, factor, scale, natural } = place;
     const middle = natural / 2;
     const pose = frameOn(shape, station + factor * middle);
     if (stands === 'plumb') standUpright(pose);
+    if (stands === 'plumb' && byLeg) pose[1] = heldHeight(shape, place, { at: 'middle', byLeg });
     fillStiff(rows, form, pose, { middle, scale, origin: shape.table.origin });
   },
 });
