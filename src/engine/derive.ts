@@ -211,7 +211,7 @@ function findingsOf(
     const found = findAll({
       ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
       ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides },
-      ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance },
+      ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance, seam: laid.seam },
     });
     return courses.length > 1 ? found.map((finding) => ({ ...finding, course: course.id })) : found;
   });

@@ -37,7 +37,7 @@ describe('the facets of a run', () => {
     expect(first.changed.surface!.materials.length).toBeGreaterThan(2);
     expect((await seen(causeway(), first.versions)).changed).toEqual({});
     const nudged = await seen(movePoint(causeway(), 'causeway-line', 0, [-43.5, 0, 8.01]), first.versions);
-    expect(Object.keys(nudged.changed).sort()).toEqual(['findings', 'geometry', 'layout', 'path', 'segment']);
+    expect(Object.keys(nudged.changed).sort()).toEqual(['findings', 'geometry', 'layout', 'path', 'segment', 'wheels']);
     expect(nudged.changed.geometry!.positions).not.toEqual(first.changed.geometry!.positions);
     const fewer = await seen(counted(5), first.versions);
     expect(fewer.changed.topology).toBeDefined();

@@ -69,7 +69,7 @@ export interface SegmentFigures {
   /** Metres: what the bend keeps to. */
   readonly tolerance: number;
   readonly triangles: number;
-  /** Metres: how far the end of a piece is off the start of the next where they touch; undefined where ends have no corners. */
+  /** Metres: how far the end of a piece is off the start of the next where they touch; undefined where none do, or ends have no corners. */
   readonly seam: number | undefined;
 }
 
@@ -212,7 +212,7 @@ function layoutOf({ laid, summary, shape, course, ready }: DerivedCourse): Cours
 }
 
 function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFigures {
-  const { length, box, sourceBox, axes, rows, mesh, seam } = ready.prepared;
+  const { length, box, sourceBox, axes, rows, mesh } = ready.prepared;
   const { from, to } = shape.reach;
   return {
     ...{ length, box, sourceBox, axes, tolerance },
@@ -220,7 +220,7 @@ function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFig
     rows: laid.pieces.reduce((most, { form }) => Math.max(most, form.rows.length - 1), 0),
     neededPerMetre: 1 / neededRow(shape, from, to, { half: halfWidth(box), tolerance }),
     triangles: mesh.indices.length / 3,
-    seam: seam.gap,
+    seam: laid.seam,
   };
 }
 

@@ -1,7 +1,6 @@
 import { heldHeight } from '../core/layout/held-height';
 import { frameOn } from '../core/shape/frame-on';
 import { manifoldOf } from '../core/testing/manifold';
-import { pathOf } from '../core/testing/curves';
 import { unwrap } from '../core/testing/runs';
 import { buildRunMesh } from '../core/bending/build-run';
 import { instancesOf, PLACE_STRIDE } from '../core/bending/instances';

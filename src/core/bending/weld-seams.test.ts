@@ -2,7 +2,7 @@ import { isClosed } from '../mesh/is-closed';
 import { area, volume } from '../mesh/measure';
 import { makeSegmentMesh } from '../segment/registry';
 import { ellipse, pathOf } from '../testing/curves';
-import { bentRun, compiled, jobOf, prepared, tableOf } from '../testing/runs';
+import { bentRun, compiled, jobOf, laidRun, planRun, prepared, tableOf, unwrap } from '../testing/runs';
 import { weldSeams } from './weld-seams';
 
 const tube = makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.1, sides: 12 });
@@ -50,5 +50,31 @@ describe('weldSeams', () => {
       }
     });
     expect(worst).toBeGreaterThan(1 - 1e-6);
+  });
+});
+
+describe('pieces of different segments', () => {
+  const made = (length: number, radius: number, sides = 12) => {
+    const mesh = makeSegmentMesh({ kind: 'tube', length, radius, sides });
+    return prepared({ ...mesh, parts: mesh.parts.map((part) => ({ ...part, runsOn: true })) });
+  };
+  const laying = { kind: 'fillStretch', also: { pattern: { kind: 'sequence', order: 'A B' } } } as const;
+  const laid = (others: ReturnType<typeof made>[]) => {
+    const input = { segment: made(1, 0.1), others, table: bend, job: jobOf({ laying }) };
+    return { laid: laidRun(input).laid, plan: unwrap(planRun(input)) };
+  };
+
+  it('open and share their ends where the outlines are the same, and the largest gap is none', () => {
+    const { laid: result, plan } = laid([made(0.6, 0.1)]);
+    expect(unwrap(result).seam).toBeCloseTo(0, 7);
+    const open = plan.pieces.slice(1, -1).map(({ form }) => isClosed(form.mesh));
+    expect(open.every((closed) => !closed)).toBe(true);
+  });
+
+  it('keep their ends where outlines differ, and the largest gap is the step between the radii', () => {
+    const { laid: result, plan } = laid([made(0.6, 0.08)]);
+    // Regular polygons of one count about one middle: corners lie apart by the difference of the radii (elementary).
+    expect(unwrap(result).seam).toBeCloseTo(0.02, 6);
+    expect(plan.pieces.every(({ form }) => isClosed(form.mesh))).toBe(true);
   });
 });

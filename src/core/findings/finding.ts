@@ -63,6 +63,8 @@ export interface CheckInput {
   readonly bending: BendingSpec;
   readonly layout: Layout;
   readonly summary: LayoutSummary;
+  /** Metres: the largest gap where pieces touch, see `LaidCourse`. */
+  readonly seam?: number | undefined;
   /** Metres: what the bend is to keep to, and what rows keep to; more than was asked for where a piece would have had too many. */
   readonly tolerance: number;
   readonly rowTolerance: number;

@@ -14,6 +14,7 @@ import type { Layout, Lengths } from './layout';
 import type { Placement } from './placement';
 import type { LayingSpec } from './laying-spec';
 import { buildRepin, type Repin } from './repin';
+import { Seams } from './seams';
 import { wornPieces, type WornAt, type WornInput, type WornPiece } from './worn-pieces';
 
 export interface CourseInput extends WornInput {
@@ -38,6 +39,8 @@ export interface LaidCourse {
   readonly tolerance: number;
   /** Of links that are pinned: how they lie so many metres farther on. */
   readonly repin?: Repin | undefined;
+  /** Metres: the largest gap between the outlines of ends that touch; undefined where none do, or could be measured. */
+  readonly seam: number | undefined;
 }
 
 /** Most vertices that one course may have: what 32-bit buffers and a browser can hold. */
@@ -79,7 +82,6 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   if (!laid.ok) return laid;
   const layout = laid.value;
   const { follows } = fit;
-  const body = segment.cut?.body ?? segment;
   // (1) Where each piece lies, and what of it is cut off.
   const placed = wornPieces(layout, input);
   const shown = placed.filter(({ placement }) => !placement.hidden);
@@ -93,11 +95,15 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const slicing: BendingSpec['slicing'] = follows ? bending.slicing : { by: 'off' };
   const density = slicing.by === 'off' ? NO_ROWS : rows();
   // (3) What each wears. A cut through the segment fits itself; bodies fit each other when their ends do.
+  const seams = new Seams();
   const meet = (before: WornAt, after: WornAt) => {
     const [a, b] = [before.placement, after.placement];
     if (!follows || fit.steps || a.gap !== 0 || a.cutAt !== undefined || b.piece - a.piece > 1) return false;
     const isOwn = (kind: Placement['kind']) => (kind === 'head' || kind === 'tail') && !input[kind];
-    if (a.kind === 'body' && b.kind === 'body') return body.endsMatch && before.worn === after.worn;
+    if (a.kind === 'body' && b.kind === 'body') {
+      const isCutLeaning = a.meets?.end === true && before.worn !== after.worn;
+      return !isCutLeaning && seams.between(before.worn, after.worn).matches;
+    }
     return (a.kind === 'body' || isOwn(a.kind)) && (b.kind === 'body' || isOwn(b.kind));
   };
   const isRing = shown.length > 0 && isClosedRing(layout, shape) && meetsRound(shown, meet);
@@ -129,7 +135,16 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const countSliced: LaidCourse['countSliced'] = (other) =>
     countForms(shown, { ...formInput, slicing: other, density: density === NO_ROWS ? rows() : density });
   const repin = layout.pinned && buildRepin(layout, course.laying.rule, path);
-  return ok({ layout, pieces, isRing, showing: wear, countSliced, tolerance: asked * worst * worst, repin });
+  return ok({
+    layout,
+    pieces,
+    isRing,
+    showing: wear,
+    countSliced,
+    tolerance: asked * worst * worst,
+    repin,
+    seam: seams.largest,
+  });
 }
 
 const meetsRound = (shown: readonly WornAt[], meet: (before: WornAt, after: WornAt) => boolean): boolean => {

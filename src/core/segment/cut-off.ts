@@ -45,7 +45,7 @@ export function cutBetween(segment: PreparedSegment, from: number, to: number): 
     length,
     box: boxOf(sorted.positions),
     rows,
-    endsMatch: endsMatch(sorted, rows),
+    endsMatch: endsMatch({ mesh: sorted, rows }),
     stiff,
   };
 }

@@ -5,14 +5,20 @@ import { findRows } from './rows';
 
 export type SegmentEnd = 'start' | 'end';
 
+/** A mesh sorted along x, and its rows. */
+type Rowed = Pick<PreparedSegment, 'mesh' | 'rows'>;
+
 /**
- * Whether pieces that touch cover each other's flat ends: both ends are closed by faces across x with the same corners. Such faces
- * are never seen where pieces meet.
+ * Whether pieces that touch cover each other's flat ends: the end of the one and the start of the other are closed by faces across x with the same
+ * corners. Such faces are never seen where pieces meet.
  */
-export function endsMatch(mesh: Mesh, rows: Uint32Array): boolean {
-  const [start, end] = [flatCorners(mesh, rows, 'start'), flatCorners(mesh, rows, 'end')];
+export function endsMatch(before: Rowed, after = before): boolean {
+  const grid = Math.min(lengthOf(before), lengthOf(after)) * 1e-4;
+  const [end, start] = [flatCorners(before, 'end', grid), flatCorners(after, 'start', grid)];
   return start.size > 0 && start.size === end.size && [...start].every((corner) => end.has(corner));
 }
+
+const lengthOf = ({ mesh: { positions } }: Rowed): number => positions[positions.length - 3] - positions[0];
 
 /** The segment without the faces that lie wholly in its first or last row. */
 export function openEnds(segment: PreparedSegment, ends: readonly SegmentEnd[]): PreparedSegment {
@@ -45,11 +51,10 @@ function flatTest({ indices }: Mesh, rows: Uint32Array, end: SegmentEnd): (i: nu
   return (i) => isIn(indices[i]) && isIn(indices[i + 1]) && isIn(indices[i + 2]);
 }
 
-/** The corners of the flat faces at an end, to a ten-thousandth of the segment's length. */
-function flatCorners(mesh: Mesh, rows: Uint32Array, end: SegmentEnd): Set<string> {
+/** The corners of the flat faces at an end, to so many metres. */
+function flatCorners({ mesh, rows }: Rowed, end: SegmentEnd, grid: number): Set<string> {
   const { positions, indices } = mesh;
   const isFlat = flatTest(mesh, rows, end);
-  const grid = (positions[positions.length - 3] - positions[0]) * 1e-4;
   const corners = new Set<string>();
   for (let i = 0; i < indices.length; i += 3) {
     if (!isFlat(i)) continue;

@@ -52,7 +52,7 @@ export function prepareSegment(mesh: Mesh, spec: PrepareSpec): Result<PreparedSe
     length,
     box: boxOf(fitted.positions),
     rows,
-    endsMatch: endsMatch(fitted, rows),
+    endsMatch: endsMatch({ mesh: fitted, rows }),
     seam: fit,
     stiff,
     axes,

@@ -3,9 +3,6 @@ import type { CheckInput } from '../findings/finding';
 import type { Finding } from '../findings/registry';
 import type { FrameTable } from '../frames/frame-table';
 import { bendTolerance } from '../layout/bending-spec';
-import { fitOf } from '../layout/fit-registry';
-import { laidPathOf } from '../layout/laid-path';
-import { layPieces } from '../layout/lay-course';
 import { summaryOf } from '../layout/summary';
 import type { RunJob } from '../motion/run-spec';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
@@ -13,23 +10,16 @@ import { PREPARE_DEFAULTS } from '../segment/segment-spec';
 import { buildSupport } from '../segment/support';
 import { resolveReach } from '../shape/reach';
 import { buildShape } from '../shape/shape';
-import { unwrap } from './runs';
+import { laidRun, unwrap } from './runs';
 
 /** What checks look at for a run of one course. */
 export function checkInput(path: CurveSpec, table: FrameTable, segment: PreparedSegment, job: RunJob): CheckInput {
   const reach = resolveReach(job.reach, table.length);
   const { course, bending } = job;
-  const { pastEnd } = bending;
   const shape = buildShape(table, job.shape, { reach, points: path.points });
-  const layout = unwrap(
-    layPieces(
-      course.laying,
-      { segment, others: [] },
-      { reach, path: laidPathOf(shape, fitOf(course.fit).measures(course.fit)), pastEnd },
-    ),
-  );
+  const { layout, seam } = unwrap(laidRun({ segment, table, job, points: path.points }).laid);
   return {
-    ...{ path, segment, course, bending, layout },
+    ...{ path, segment, course, bending, layout, seam },
     shape,
     summary: summaryOf(layout),
     prepare: PREPARE_DEFAULTS,

@@ -76,10 +76,10 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
     title: 'Pieces lie in each other',
     text: `By up to ${metres(f.overlap)}${place(finding)}, ${f.count === 1 ? 'once' : `${f.count} times`}. Move the places apart.`,
   }),
-  seamOpen: (f) => ({
+  seamOpen: (f, { remedy }) => ({
     title: 'Ends do not meet',
-    text: `The end of the segment is up to ${metres(f.off)} off its start.`,
-    remedy: 'Move the ends onto each other',
+    text: `Where pieces touch, the end of the one is up to ${metres(f.off)} off the start of the next.`,
+    ...(remedy && { remedy: 'Move the ends onto each other' }),
   }),
   unevenRise: (f, { remedy }) => ({
     title: 'The steps are uneven',

@@ -84,7 +84,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         />
       </Box>
       {result?.layout.steps && <StepFiguresText steps={result.layout.steps} />}
-      {fit.follows && result?.segment.seam !== undefined && result.layout.summary.gap.greatest === 0 && (
+      {result?.segment.seam !== undefined && (
         <Typography variant="body2" color="text.secondary">
           Largest gap where pieces meet: {metres(result.segment.seam)}.
         </Typography>
