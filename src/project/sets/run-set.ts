@@ -48,7 +48,7 @@ export const madeSegment = (
 
 /** What a course of a set says, the rest being as a new course has it. */
 export interface CourseSaid
-  extends Partial<Omit<CourseJob, 'laying'>>, Partial<Pick<Course, 'name' | 'others' | 'joint'>> {
+  extends Partial<Omit<CourseJob, 'laying'>>, Partial<Pick<Course, 'name' | 'others' | 'head' | 'tail' | 'joint'>> {
   readonly laying?: Partial<Omit<LayingSpec, 'rule'>>;
 }
 

@@ -1,4 +1,5 @@
 import type { Vec3 } from '../../core/math/vec3';
+import { partsOf } from '../../core/layout/course-parts';
 import { projectSchema } from '../schema';
 import { sets } from '.';
 import type { RunSet } from './run-set';
@@ -21,7 +22,7 @@ describe.each(Object.entries(sets))('the set %s', (name, set: RunSet) => {
     const document = { format: 'rattan-project', version: 3, name: 'Sets', segments: parts.segments, paths: [{ id: 'p', name: 'P', curve }], runs: [{ ...run, ...steps }], guides: [] }; // prettier-ignore
     const read = projectSchema.safeParse(document);
     expect(read.error?.issues ?? []).toEqual([]);
-    const used = new Set(courses.flatMap(({ segment, others }) => [segment, ...others]));
+    const used = new Set(courses.flatMap(partsOf));
     expect([...used].sort()).toEqual(parts.segments.map(({ id }) => id).sort());
     expect(new Set(courses.map(({ name: own }) => own)).size).toBe(courses.length);
   });

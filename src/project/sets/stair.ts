@@ -11,13 +11,9 @@ export interface StairSizes {
 
 /** Treads with closed risers, strings, balusters, handrails with level ends and newels along one path from floor to floor. */
 export function stairParts(id: (name: string) => string, { width, going, highest, rails }: StairSizes): SetParts {
-  const [tread, string, baluster, rail, newel] = ['tread', 'string', 'baluster', 'rail', 'newel'].map(id) as [
-    string,
-    string,
-    string,
-    string,
-    string,
-  ];
+  const [tread, string, baluster, rail, cap, newel] = ['tread', 'string', 'baluster', 'rail', 'cap', 'newel'].map(
+    id,
+  ) as [string, string, string, string, string, string];
   const half = width / 2;
   const wide = Math.min(0.04, width / 10);
   const level = { kind: 'plumb', beyond: 'level' } as const;
@@ -34,6 +30,12 @@ export function stairParts(id: (name: string) => string, { width, going, highest
       ),
       madeSegment(baluster, 'baluster', { form: 'turned', height: 0.8, size: 0.042, smooth: 0.0008 }),
       madeSegment(rail, 'rail', { form: 'moulded', length: 0.5 }, { name: 'Handrail' }),
+      madeSegment(
+        cap,
+        'plank',
+        { length: 0.03, width: 0.078, thickness: 0.073 },
+        { name: 'Rail cap', prepare: { centre: 'middle' } },
+      ),
       madeSegment(
         newel,
         'post',
@@ -77,6 +79,8 @@ export function stairParts(id: (name: string) => string, { width, going, highest
             { kind: 'fillStretch', gap: 0 },
             {
               name: `Handrail, ${beside(side)}`,
+              head: cap,
+              tail: cap,
               side: at,
               height: 1.02,
               fit: level,
