@@ -25,7 +25,7 @@ export function layingSummaries({ laying, align, side, height, mirrored, head, t
       [
         pattern.kind === 'sequence' ? pattern.order : pattern.kind !== 'same' && patternOf(pattern).label,
         every > 0 &&
-          `every ${every === 2 ? 'other' : `${every}th`} ${turn === 0 ? 'mirrored' : `turned ${degrees(turn)}`}`,
+          `${every === 2 ? 'every other' : `one in ${every}`} ${turn === 0 ? 'mirrored' : `turned ${degrees(turn)}`}`,
       ],
       'all the same',
     ),
