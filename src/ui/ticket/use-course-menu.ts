@@ -12,14 +12,15 @@ export function useCourseMenu(run: Run, course: Course, actions: CourseActions, 
     { label: 'Rename', act: onRename, isOff: locked },
     { label: 'Duplicate', act: () => actions.duplicate(id) },
     { label: 'Copy to the other side', act: () => actions.mirror(id) },
-    ...others.map(({ id: to, name }) => ({
-      label: `Copy to ${name.slice(0, 60)}`,
-      act: () => actions.duplicate(id, to),
-    })),
     'line',
     { label: visible ? 'Hide' : 'Show', act: () => actions.show(id, !visible) },
     { label: locked ? 'Unlock' : 'Lock', act: () => actions.lock(id, !locked) },
     { label: 'Delete', act: () => actions.remove(id), isOff: locked || run.courses.length < 2 },
+    ...(others.length > 0 ? ['line' as const] : []),
+    ...others.map(({ id: to, name }) => ({
+      label: `Copy to ${name.slice(0, 60)}`,
+      act: () => actions.duplicate(id, to),
+    })),
   ];
   return menu;
 }
