@@ -65,11 +65,11 @@ const EDITS: readonly (readonly [name: string, source: RunSource, time?: number 
   ['gauge', source({ job: job({ bending: { gauge: 2 } }) })],
   ['tolerance', source({ job: job({ bending: { tolerance: 0.02 } }) })],
   ['slicing', source({ job: job({ bending: { slicing: { by: 'rows', rows: 5 } } }) })],
-  ['growth, grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) })],
-  ['half grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) }), 2],
-  ['a quarter grown', source({ job: job({ motion: { kind: 'stretchOut', seconds: 4 } }) }), 1],
-  ['slower', source({ job: job({ motion: { kind: 'stretchOut', seconds: 8 } }) }), 1],
-  ['grown again', source({ job: job({ motion: { kind: 'stretchOut', seconds: 8 } }) }), null],
+  ['growth, grown', source({ job: job({ motion: { growth: { kind: 'stretchOut', seconds: 4 } } }) })],
+  ['half grown', source({ job: job({ motion: { growth: { kind: 'stretchOut', seconds: 4 } } }) }), 2],
+  ['a quarter grown', source({ job: job({ motion: { growth: { kind: 'stretchOut', seconds: 4 } } }) }), 1],
+  ['slower', source({ job: job({ motion: { growth: { kind: 'stretchOut', seconds: 8 } } }) }), 1],
+  ['grown again', source({ job: job({ motion: { growth: { kind: 'stretchOut', seconds: 8 } } }) }), null],
 ]; // prettier-ignore
 
 describe('a deriver that is kept', () => {
@@ -100,7 +100,10 @@ describe('a deriver that is kept', () => {
       source: { from: 'maker', spec: { ...(makerDefaults('turned') as object), ribs: 4, smooth: 0.004 } as never },
     });
     for (const laying of [{ kind: 'onePiece' }, { kind: 'fillStretch' }] as const) {
-      const growing = source({ segment: hose, job: job({ laying, motion: { kind: 'stretchOut', seconds: 4 } }) });
+      const growing = source({
+        segment: hose,
+        job: job({ laying, motion: { growth: { kind: 'stretchOut', seconds: 4 } } }),
+      });
       const forms = new Set<unknown>();
       let pieces = 0;
       for (let k = 1; k <= 40; k++) {

@@ -13,12 +13,13 @@ import { Numbers } from '../core/math/numbers';
 import type { OnProgress } from '../core/math/progress';
 import { ok, type Problem, type Result } from '../core/math/result';
 import { poseCourse, type CoursePlan } from '../core/motion/pose-course';
-import { motionOf } from '../core/motion/registry';
+import { passesOf } from '../core/motion/motion-spec';
 import { halfWidth } from '../core/segment/prepared-segment';
 import { maker, type MakerSpec } from '../core/segment/registry';
 import { resolveReach } from '../core/shape/reach';
 import { besideShape, buildShape, type Shape } from '../core/shape/shape';
 import type { Course } from '../project/schema';
+import { beginsOf } from './begins-of';
 import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { PathStage } from './path-stage';
@@ -49,6 +50,8 @@ export interface DerivedRun {
   readonly source: RunSource;
   readonly table: FrameTable;
   readonly courses: readonly DerivedCourse[];
+  /** Seconds until it begins to move. */
+  readonly begins: number;
   /** Worked out when they are asked for. */
   readonly findings: () => readonly Finding[];
 }
@@ -114,14 +117,15 @@ export class Deriver {
     const points = curve.points.map(({ roll, gauge }) => [roll, gauge]);
     const radii = curve.points.map(({ radius }) => radius);
     const { reach: asked, shape: said, bending } = steps;
-    const { passes } = motionOf(steps.motion);
+    const passes = passesOf(steps.motion);
     const reach = resolveReach(asked, table.length);
     const ownKey = (i: number): string =>
       JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, said, bending, passes, points, courses[i].course]); // prettier-ignore
     const keys = courses.map((_, i) => ownKey(i));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
     const loose = courses.map(({ segment }) => segment.prepare);
-    return this.#runs.get(JSON.stringify([keys, steps.motion, loose, radii, checked]), () => {
+    const begins = beginsOf(source, this.paths);
+    return this.#runs.get(JSON.stringify([keys, steps.motion, begins, loose, radii, checked]), () => {
       const shape = buildShape(table, said, { reach, points: curve.points });
       const laid: DerivedCourse[] = [];
       for (const [i, { course }] of courses.entries()) {
@@ -129,7 +133,7 @@ export class Deriver {
         if (!made.ok) return made;
         laid.push(made.value);
       }
-      return ok({ source, table, courses: laid, findings: lazy(() => findingsOf(source, laid, guides)) });
+      return ok({ source, table, courses: laid, begins, findings: lazy(() => findingsOf(source, laid, guides)) });
     });
   }
 
@@ -145,7 +149,7 @@ export class Deriver {
     const pieces = coursePieces(readies);
     const lies = alignedBy(prepared.box, course, gauge);
     const own = besideShape(shape, course.height + lies.up, course.side + lies.side);
-    const { passes } = motionOf(motion);
+    const passes = passesOf(motion);
     const laid = layCourse({ ...pieces, shape: own, course, bending, gauge, passes, forms: this.cache });
     if (!laid.ok) return laid;
     const tolerance = bendTolerance(bending.tolerance, halfWidth(prepared.box), gauge);
@@ -226,8 +230,12 @@ function findingsOf(
 
 /** A derived course at `time` seconds; null = finished. */
 export const planCourse = (
-  { source }: DerivedRun,
+  { source, begins }: DerivedRun,
   { course, shape, laid }: DerivedCourse,
   time: number | null,
 ): CoursePlan =>
-  poseCourse(laid, { shape, fit: course.fit, motion: source.steps.motion, variation: course.laying.variation }, time);
+  poseCourse(
+    laid,
+    { shape, fit: course.fit, motion: source.steps.motion, variation: course.laying.variation },
+    time === null ? null : time - begins,
+  );

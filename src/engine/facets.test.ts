@@ -45,7 +45,7 @@ describe('the facets of a run', () => {
   });
 
   it('are only the geometry while time plays', async () => {
-    const growing = setMotion(causeway(), 'causeway', { kind: 'stretchOut', seconds: 4 });
+    const growing = setMotion(causeway(), 'causeway', { growth: { kind: 'stretchOut', seconds: 4 } });
     const first = await seen(growing, {}, 1);
     const next = await seen(growing, first.versions, 1.1);
     expect(Object.keys(next.changed)).toEqual(['geometry']);

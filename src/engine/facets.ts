@@ -96,21 +96,24 @@ export class FacetVersions {
     this.#prefix = prefix;
   }
 
-  ofRun(derived: DerivedRun): VersionsOf<RunFacets> {
+  ofRun(derived: DerivedRun, time: number | null): VersionsOf<RunFacets> {
     const run = `${this.#prefix}${this.#numbers.of(derived)}`;
-    return { path: run, findings: run, wheels: run };
+    const { curve, steps } = derived.source;
+    const isTurning = time !== null && curve.kind === 'belt' && steps.motion.speed !== 0;
+    return { path: run, findings: run, wheels: isTurning ? `${run}@${time}` : run };
   }
 
   ofCourse(derived: DerivedRun, at: number, plan: CoursePlan, time: number | null): VersionsOf<CourseFacets> {
     const { pieces, course, laid } = derived.courses[at];
     const own = `${this.#prefix}${this.#numbers.of(laid)}`;
+    const moved = time === null ? '' : `@${time} ${this.#numbers.of(derived)}`;
     const look = plan.pieces.some((piece) => piece.look) ? JSON.stringify(course.laying.variation) : '';
     const shifts = derived.source.steps.shape.lanes?.textureShift ? own : '';
     const topology = this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts;
     return {
       ...{ layout: own, segment: own, topology, repeated: topology },
       surface: pieces.key,
-      geometry: `${own}@${time}:${plan.pieces.length}`,
+      geometry: `${own}${moved}:${plan.pieces.length}`,
     };
   }
 }
@@ -122,11 +125,11 @@ export function facetsOf(
   held: Partial<Versions>,
   versions: FacetVersions,
 ): FacetUpdate {
-  const ofRun = versions.ofRun(derived);
+  const ofRun = versions.ofRun(derived, time);
   const run = changedOf<RunFacets>(ofRun, held, {
     path: () => viewPath(derived),
     findings: derived.findings,
-    wheels: () => wheelsOf(derived),
+    wheels: () => wheelsOf(derived, time),
   });
   const courses = derived.courses.map((own, at) => {
     const plan = own.course.visible

@@ -11,6 +11,15 @@ export interface RunSource {
   readonly courses: readonly CourseSource[];
   /** The guides that it sits on or keeps clear of; the very same list as long as nothing about them changes. */
   readonly guides: readonly Guide[];
+  /** What it waits for, what that waits for, and so on; absent = nothing. */
+  readonly waits?: readonly Wait[];
+}
+
+/** A run that another one waits for: until it has grown to a station, metres. */
+export interface Wait {
+  readonly curve: CurveSpec;
+  readonly steps: RunSteps;
+  readonly station: number;
 }
 
 export interface CourseSource extends CourseParts<Segment> {
@@ -31,7 +40,24 @@ export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const sits = shape.frames.rule === 'sitOnGuide' && shape.frames.guide !== undefined;
   const needed = sits || guides.some(({ clearance, visible }) => visible && clearance !== null) ? guides : NO_GUIDES;
   const steps = { reach, shape, bending, motion };
-  return ok({ curve: path.curve, steps, courses, guides: needed });
+  const waits = waitsOf(project, run);
+  return ok({ curve: path.curve, steps, courses, guides: needed, ...(waits.length > 0 && { waits }) });
+}
+
+/** Those that wait for each other in a circle wait for one round only. */
+function waitsOf({ runs, paths }: Project, run: Run): readonly Wait[] {
+  const waits: Wait[] = [];
+  const seen = new Set([run.id]);
+  for (let { after } = run.motion; after && !seen.has(after.run);) {
+    const { station, run: wanted } = after;
+    seen.add(wanted);
+    const other = runs.find(({ id }) => id === wanted);
+    const path = other && paths.find(({ id }) => id === other.path);
+    if (!other || !path) break;
+    waits.push({ curve: path.curve, steps: other, station });
+    ({ after } = other.motion);
+  }
+  return waits;
 }
 
 /** Whether two sources are made of the very same parts. */
@@ -45,5 +71,13 @@ export function isSameSource(a: RunSource, b: RunSource): boolean {
         own.course === b.courses[i].course && parts.length === other.length && parts.every((p, k) => p === other[k])
       );
     });
-  return sameSteps && sameCourses && a.curve === b.curve && a.guides === b.guides;
+  const [waits, others] = [a.waits ?? [], b.waits ?? []];
+  const sameWaits =
+    waits.length === others.length &&
+    waits.every(({ curve, steps, station }, i) => {
+      const other = others[i];
+      const isSame = steps.motion === other.steps.motion && steps.reach === other.steps.reach;
+      return isSame && curve === other.curve && station === other.station;
+    });
+  return sameWaits && sameSteps && sameCourses && a.curve === b.curve && a.guides === b.guides;
 }

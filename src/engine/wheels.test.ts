@@ -1,7 +1,12 @@
 import { buildGuide } from '../core/guides/build-guide';
-import { distance, type Vec3 } from '../core/math/vec3';
+import { turned } from '../core/guides/guide-spec';
+import { cross, distance, dot, type Vec3 } from '../core/math/vec3';
+import { beltWheels } from '../core/curve/kinds/belt';
+import { setMotion } from '../project/commands/runs';
 import { manifoldOf } from '../core/testing/manifold';
-import { unwrap } from '../core/testing/runs';
+import { buildArcTable } from '../core/curve/arc-table';
+import { chordsAlong } from '../core/layout/chords';
+import { compiled, unwrap } from '../core/testing/runs';
 import { saltgrassLanding } from '../project/samples/saltgrass-landing';
 import type { Project } from '../project/schema';
 import { bakeProject, loadFrom } from './bake';
@@ -11,6 +16,8 @@ import { sourceOf } from './run-source';
 import { wheelsAsGuides } from './wheels-of';
 
 const landing = saltgrassLanding();
+const chain = landing.runs.find(({ name }) => name === 'Bucket chain')!;
+const wheels = beltWheels(landing.paths.find(({ id }) => id === chain.path)!.curve);
 const deriver = () => new Deriver(loadFrom(new Map()));
 
 /** The bucket chain, its path moved by so many metres. */
@@ -60,5 +67,34 @@ describe('the wheels of a belt', () => {
     expect(wheels.map(({ name }) => name)).toEqual([1, 2, 3].map((i) => `Bucket chain, wheel ${i}`));
     for (const { mesh } of wheels) expect((await manifoldOf(mesh)).volume()).toBeGreaterThan(0.01);
     expect(unwrap(await bakeProject(project, deriver())).scene.length).toBe(1);
+  });
+
+  it('turn by the travel over the radius, the teeth with the pins', async () => {
+    const project = setMotion(bucketsAt([0, 0, 0]), 'bucket-chain-run', { speed: 0.3 });
+    const derived = unwrap(await deriver().derive(unwrap(sourceOf(project, project.runs[0]))));
+    const at = (time: number) => wheelsAsGuides(project.runs[0], derived, time);
+    const [before, after] = [at(0), at(0.5)];
+    before.forEach((guide, i) => {
+      const [a, b] = [guide, after[i]].map(({ turn }) => turned([1, 0, 0], turn)) as [Vec3, Vec3];
+      const axle = turned([0, 1, 0], guide.turn);
+      const angle = Math.atan2(dot(cross(a, b), axle), dot(a, b));
+      const { radius, teeth } = wheels[i];
+      // Teeth look alike after one of them.
+      const off = teeth === undefined ? angle - 0.15 / radius : ((angle - 0.15 / radius) * teeth) / (2 * Math.PI);
+      expect(Math.abs(off - Math.round(teeth === undefined ? 0 : off))).toBeLessThan(teeth === undefined ? 1e-9 : 0.02);
+    });
+  });
+});
+
+describe('links round a wheel that they hardly touch', () => {
+  it('are all there wherever they are: 25 of them at three hundred places', () => {
+    const { curve } = landing.paths.find(({ id }) => id === chain.path)!;
+    const arc = buildArcTable(compiled(curve));
+    const chords = chordsAlong(arc);
+    for (let i = 0; i < 300; i++) {
+      const { stations, pitch } = chords.closed(0.6, 1, { count: 25, shift: (i * arc.length) / 300 });
+      expect(stations).toHaveLength(26);
+      expect(Math.abs(pitch / 0.6 - 1)).toBeLessThan(0.01);
+    }
   });
 });

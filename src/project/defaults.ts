@@ -1,4 +1,5 @@
 import type { CourseJob } from '../core/layout/course-spec';
+import { MOTION_DEFAULTS } from '../core/motion/motion-spec';
 import type { RunSteps } from '../core/motion/run-spec';
 import { LAYING_DEFAULTS } from '../core/layout/laying-spec';
 import type { FinishSpec } from '../core/segment/finish/finish-spec';
@@ -11,7 +12,7 @@ export const JOB_DEFAULTS: RunSteps = {
   reach: { from: null, to: null },
   shape: { frames: { rule: 'upright', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1 },
   bending: { pastEnd: 'straightOn', slicing: { by: 'auto' }, tolerance: null },
-  motion: { kind: 'stretchOut', seconds: 4 },
+  motion: { ...MOTION_DEFAULTS, growth: { kind: 'stretchOut', seconds: 4 } },
 };
 
 /** How a new course is laid. */

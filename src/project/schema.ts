@@ -5,10 +5,11 @@ import { runJobSchema } from '../core/motion/run-spec';
 import { MOST_BODIES } from '../core/layout/pattern';
 import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
+import { TIME_DEFAULTS, timeSpecSchema } from '../core/motion/time-spec';
 import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 
-export const PROJECT_VERSION = 3;
+export const PROJECT_VERSION = 4;
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
@@ -80,6 +81,7 @@ export const projectSchema = z
     paths: z.array(pathSchema).max(500).readonly(),
     runs: z.array(runSchema).max(500).readonly(),
     guides: z.array(guideSchema).max(500).readonly().default([]),
+    time: timeSpecSchema.default(TIME_DEFAULTS),
   })
   .superRefine((project, context) => {
     for (const key of ['segments', 'paths', 'runs', 'guides'] as const) {
@@ -105,6 +107,7 @@ export const projectSchema = z
         });
       };
       expect(project.paths, 'path', run.path, ['path']);
+      if (run.motion.after) expect(project.runs, 'run', run.motion.after.run, ['motion', 'after', 'run']);
       const ids = new Set<string>();
       run.courses.forEach((course, k) => {
         const at = ['courses', k];
@@ -144,6 +147,7 @@ export const emptyProject = (projectName: string): Project => ({
   paths: [],
   runs: [],
   guides: [],
+  time: TIME_DEFAULTS,
 });
 
 /** Ids of the brought meshes and images that a project's segments and guides use. */

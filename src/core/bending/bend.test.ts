@@ -268,7 +268,10 @@ describe('growth', () => {
     'upright',
   );
   const plank = prepared(makeSegmentMesh({ kind: 'plank', length: 2, width: 0.5, thickness: 0.1 }));
-  const job = jobOf({ laying: { kind: 'fillStretch', from: 2 }, motion: { kind: 'stretchOut', seconds: 4 } });
+  const job = jobOf({
+    laying: { kind: 'fillStretch', from: 2 },
+    motion: { growth: { kind: 'stretchOut', seconds: 4 } },
+  });
 
   it('stretches out from nothing to the whole at a steady pace', () => {
     const reach = (time: number | null) => {

@@ -22,7 +22,7 @@ describe('a hose with a wall that the path’s end cuts off', () => {
   const job = jobOf({
     laying: { kind: 'byCount', count: 4 },
     bending: { pastEnd: 'trim' },
-    motion: { kind: 'stretchOut', seconds: 4 },
+    motion: { growth: { kind: 'stretchOut', seconds: 4 } },
   });
   const sides = new Set(
     Array.from(hose.mesh.positions)

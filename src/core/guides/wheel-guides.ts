@@ -1,7 +1,6 @@
 import { beltWheels, type BeltWheel } from '../curve/kinds/belt';
 import type { CurveSpec } from '../curve/registry';
-import type { Layout } from '../layout/layout';
-import { cross, dot, length, normalize, scale, sub, X_AXIS, type Vec3 } from '../math/vec3';
+import { cross, dot, length, normalize, rotate, scale, sub, X_AXIS, type Vec3 } from '../math/vec3';
 import { frameOn } from '../shape/frame-on';
 import { sectionReach, type Support } from '../shape/section-reach';
 import type { Shape } from '../shape/shape';
@@ -15,7 +14,10 @@ export interface WheelInput {
   readonly curve: CurveSpec;
   readonly shape: Shape;
   readonly support: Support;
-  readonly pinned: Layout['pinned'];
+  /** The places of its pins now, flat xyz; empty where it has none. */
+  readonly pins: Float64Array;
+  /** Metres that it has gone on. */
+  readonly gone: number;
 }
 
 /** How broad wheels are, as a share of what they carry: teeth reach in between. */
@@ -28,24 +30,26 @@ const THINNEST = 0.3;
 export function wheelGuides(input: WheelInput): readonly WheelGuide[] {
   if (input.curve.kind !== 'belt') return [];
   return beltWheels(input.curve).map((wheel): WheelGuide => {
-    const { middle, axle, radius, teeth } = wheel;
+    const { middle, axle, radius, teeth, way } = wheel;
     const frame = frameOn(input.shape, input.shape.table.pointStations[wheel.point] ?? 0);
     const reach = (v: Vec3) => Math.max(sectionReach(input.support, frame, ...v), 0);
     const inwards = normalize(sub(middle, [frame[0], frame[1], frame[2]]));
+    // Without slip a wheel turns by what has gone over it, over its radius.
+    const rolled = rotate(inwards, axle, (way * input.gone) / radius);
     const across = reach(axle) + reach(scale(axle, -1));
     if (teeth === undefined) {
       const sizes = { radius: Math.max(radius - reach(inwards), radius * THINNEST), thickness: across * BREADTH };
-      return { shape: { from: 'body', kind: 'disc', sizes }, position: middle, turn: turnTo(axle, inwards) };
+      return { shape: { from: 'body', kind: 'disc', sizes }, position: middle, turn: turnTo(axle, rolled) };
     }
     const pitch = 2 * radius * Math.sin(Math.PI / teeth);
     const sizes = { teeth, pitch, thickness: across * TOOTHED_BREADTH };
-    const towards = pinOn(wheel, input.pinned?.pins) ?? scale(inwards, -1);
+    const towards = pinOn(wheel, input.pins) ?? scale(rolled, -1);
     return { shape: { from: 'body', kind: 'toothedWheel', sizes }, position: middle, turn: turnTo(axle, towards) };
   });
 }
 
 /** The direction from the middle of a wheel to the first pin that lies on it. */
-function pinOn({ middle, radius, axle }: BeltWheel, pins: Float64Array = new Float64Array()): Vec3 | undefined {
+function pinOn({ middle, radius, axle }: BeltWheel, pins: Float64Array): Vec3 | undefined {
   for (let i = 0; i < pins.length; i += 3) {
     const to = sub([pins[i], pins[i + 1], pins[i + 2]], middle);
     if (Math.abs(length(to) - radius) < radius * ON_WHEEL && Math.abs(dot(to, axle)) < radius * ON_WHEEL) return to;

@@ -1,3 +1,4 @@
+import { MOTION_DEFAULTS } from '../motion/motion-spec';
 import { buildArcTable } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import { buildFrameTable } from '../frames/build-frame-table';
@@ -124,7 +125,7 @@ describe('pinned links', () => {
   });
 
   it('stay pinned to the path while they travel', () => {
-    const moving = { ...job('shared'), motion: { kind: 'travel', speed: 0.3, seconds: 4 } as const };
+    const moving = { ...job('shared'), motion: { ...MOTION_DEFAULTS, speed: 0.3 } };
     for (const time of [0.37, 1.9, 40]) {
       const { pieces } = unwrap(planRun({ segment: link, table, job: moving, time }));
       for (const { place } of pieces) {

@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../math/result';
 import type { SegmentEnd } from '../segment/open-ends';
-import { countForms, formOf, type FormInput } from '../segment/pieces/plan-forms';
+import { countForms, formOf, partOfForm, type FormInput, type ShownPart } from '../segment/pieces/plan-forms';
 import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../segment/pieces/row-density';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
@@ -31,8 +31,8 @@ export interface LaidCourse {
   readonly pieces: readonly WornPiece[];
   /** It closes: no end of a piece shows, when all of it is there. */
   readonly isRing: boolean;
-  /** What a piece wears while these of its ends show, whatever lies beside it in the finished course. */
-  readonly showing: (piece: number, ends: readonly SegmentEnd[]) => PreparedSegment;
+  /** What a piece wears while these of its ends show, whatever lies beside it in the finished course, and no more of it than a part. */
+  readonly showing: (piece: number, ends: readonly SegmentEnd[], part?: ShownPart) => PreparedSegment;
   /** Triangles of the course if its pieces were sliced so; counted when it is asked for. */
   readonly countSliced: (slicing: BendingSpec['slicing']) => number;
   /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
@@ -108,17 +108,16 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   };
   const isRing = shown.length > 0 && isClosedRing(layout, shape) && meetsRound(shown, meet);
   const formInput: FormInput = { density, slicing, forms, isSingle: placed.length === 1 };
-  const wear = (i: number, open: readonly SegmentEnd[] = []) => {
+  const wear = (i: number, open: readonly SegmentEnd[] = [], part?: ShownPart) => {
     const piece = shown[i];
     const [before, after] = [shown[i - 1], shown[i + 1]];
     const covered: SegmentEnd[] = [];
     if (before ? meet(before, piece) : isRing) covered.push('start');
     if (after ? meet(piece, after) : isRing) covered.push('end');
-    return formOf(
-      piece,
-      covered.filter((end) => !open.includes(end)),
-      formInput,
-    );
+    const isCutAway = (end: SegmentEnd) =>
+      part !== undefined && (end === 'start' ? part.from > 0 : part.to < piece.worn.length);
+    const closed = covered.filter((end) => !open.includes(end) && !isCutAway(end));
+    return part ? partOfForm(piece, closed, formInput, part) : formOf(piece, closed, formInput);
   };
   const pieces: WornPiece[] = [];
   let vertices = 0;

@@ -32,13 +32,17 @@ export function nextPin(
     const next = b - (fb * (b - a)) / (fb - fa);
     a = b;
     fa = fb;
-    if (next > low && next < high && round % BISECT !== 0) b = next;
-    // Where the curve's speed jumps: by halves, or on by what is missing, which passes no nearer root.
-    else b = high < Infinity ? (low + high) / 2 : b + (Math.max(-fb, pitch * 1e-3) * step) / pitch;
+    const most = b + (MOST_STEP * -fb * step) / pitch;
+    if (next > low && next < high && (high < Infinity || next <= most) && round % BISECT !== 0) b = next;
+    else if (high < Infinity) b = (low + high) / 2;
+    // Where the curve's speed jumps: on by what is missing, measured along it, which passes no nearer root.
+    else b = line.paramOf(line.stationOf(b) + Math.max(-fb, pitch * 1e-3));
     if (b === a) break;
   }
   return Math.abs(fb) <= pitch * 1e-9 ? a : NaN;
 }
 
+/** So many times as far as a link goes at the pace of the one before: what asks for more has come to where the curve is slower. */
+const MOST_STEP = 2;
 /** After so many rounds of the secant method one by halves. */
 const BISECT = 6;

@@ -1,13 +1,17 @@
 import type { Place } from '../layout/fit';
 import type { FitSpec } from '../layout/fit-registry';
 import type { LaidCourse } from '../layout/lay-course';
+import type { Layout } from '../layout/layout';
 import type { WornPiece } from '../layout/worn-pieces';
 import { pieceLooks, type PieceLook, type VariationSpec } from '../layout/variation';
 import type { SegmentEnd } from '../segment/open-ends';
+import type { ShownPart } from '../segment/pieces/plan-forms';
 import type { PreparedSegment } from '../segment/prepared-segment';
-import { besideShape, movedShape, type Shape } from '../shape/shape';
-import type { MotionPose } from './motion-kind';
-import { motionOf, type MotionSpec } from './registry';
+import { besideShape, movedShape, thickened, type Shape } from '../shape/shape';
+import type { Arrival, Span } from './growth';
+import { motionPoseAt, WHOLE, type MotionPose } from './motion-pose';
+import type { MotionSpec } from './motion-spec';
+import { shownSpans } from './shown-spans';
 
 /** A piece ready to be bent: which form of the segment it wears and how it lies. */
 export interface PosedPiece {
@@ -35,21 +39,20 @@ export interface PoseInput {
   readonly variation: VariationSpec;
 }
 
-/** A laid course at `time` seconds; null = finished. */
+/** A laid course so many seconds after its run began; null = finished. */
 export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | null): CoursePlan {
   const { shape, fit, motion, variation } = input;
-  const { layout, pieces, isRing } = laid;
+  const { layout, pieces } = laid;
   const { reach } = shape;
   const end = pieces.reduce((most, piece) => Math.max(most, endOf(piece)), reach.from);
   const period = Math.max(end + layout.gapAfter, reach.to) - reach.from;
-  const moved = { reach, round: layout.round, period };
-  const pose = time === null ? WHOLE : motionOf(motion).poseAt(motion, time, moved);
+  const pose = time === null ? WHOLE : motionPoseAt(motion, time, { reach, round: layout.round });
   if (!pose) return { fit, pieces: [], vertexCount: 0 };
+  const { about, scale, spans } = pose;
   const shapes = new Map<number, Shape>();
   const shapeAt = (shift: number): Shape => {
-    const isStill = pose.scale === 1 && shift === 0;
-    const known =
-      shapes.get(shift) ?? movedShape(shape, isStill ? undefined : { from: reach.from, scale: pose.scale, shift });
+    const isStill = scale === 1 && shift === 0;
+    const known = shapes.get(shift) ?? movedShape(shape, isStill ? undefined : { from: about, scale, shift });
     shapes.set(shift, known);
     return known;
   };
@@ -57,26 +60,50 @@ export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | nu
   const placesAt = laid.repin && pose.shift !== 0 ? pinnedPlaces(laid, pose) : undefined;
   let vertexCount = 0;
   const posed = pieces.flatMap((piece, i) => {
-    // A ring that has not closed yet shows its two ends.
-    const atEnd: SegmentEnd[] = [];
-    if (isRing && pose.scale < 1 && i === 0) atEnd.push('start');
-    if (isRing && pose.scale < 1 && i === pieces.length - 1) atEnd.push('end');
+    const arrival = arrivalOf(pose, layout, piece);
+    if (!arrival) return [];
     const { placement, pins } = piece;
     const look = lookOf(placement.piece);
-    const own = { natural: piece.worn.length, overlap: placement.overlap, pins: pose.scale === 1 ? pins : undefined };
     const shows = placesAt ? placesAt(i) : placesOf(piece, pose, reach.from, period);
-    return shows.map(({ shift, cut, ...place }): PosedPiece => {
-      const ends = [...atEnd, ...cut];
-      const form = ends.length > 0 ? laid.showing(i, ends) : piece.form;
+    const parts = spans ? shows.flatMap((shown) => cutShown(shown, piece, spans)) : shows;
+    return parts.flatMap(({ shift, cut, part, ...place }): PosedPiece[] => {
+      const ends = [...endsThatShow(laid, pose, i), ...cut];
+      const form = ends.length > 0 || part ? laid.showing(i, ends, part) : piece.form;
+      if (form.mesh.indices.length === 0) return [];
       vertexCount += form.mesh.positions.length / 3;
-      const beside = besideShape(shapeAt(shift), placement.up, placement.side);
-      return { form, laid: piece, look, shape: beside, place: { ...own, ...place } };
+      const whole = { natural: piece.worn.length, overlap: placement.overlap };
+      const own = arrived({ ...whole, ...place }, arrival);
+      const onPins = scale === 1 && arrival.size === 1 && arrival.along === 0 && shift === 0 ? pins : undefined;
+      const beside = besideShape(shapeAt(shift + arrival.along), placement.up + arrival.up, placement.side);
+      const shaped = thickened(beside, arrival.size);
+      return [{ form, laid: piece, look, shape: shaped, place: { pins: onPins, ...own } }];
     });
   });
   return { fit, pieces: posed, vertexCount };
 }
 
-const WHOLE: MotionPose = { scale: 1, shift: 0 };
+/** How a piece is there; undefined = it is not. */
+function arrivalOf({ arrival }: MotionPose, { placements }: Layout, piece: WornPiece): Arrival | undefined {
+  if (!arrival) return THERE;
+  const half = (piece.factor * piece.worn.length) / 2;
+  return arrival({ piece: piece.placement.piece, count: placements.length, middle: piece.station + half, half });
+}
+
+const THERE: Arrival = { size: 1, along: 0, up: 0 };
+
+/** A place moved along and made smaller about the middle of its piece. */
+function arrived(place: Place, { size, along }: Arrival): Place {
+  const middle = (place.factor * place.natural) / 2;
+  const station = place.station + along + (1 - size) * middle;
+  return { ...place, station, factor: place.factor * size, scale: place.scale * size };
+}
+
+/** Ends of a piece that others cover when all is there: those of a ring that has not closed, and of pieces whose neighbours have not come. */
+function endsThatShow({ isRing, pieces }: LaidCourse, { scale, arrival }: MotionPose, i: number): SegmentEnd[] {
+  if (arrival) return ['start', 'end'];
+  if (!isRing || scale === 1) return [];
+  return [...(i === 0 ? ['start' as const] : []), ...(i === pieces.length - 1 ? ['end' as const] : [])];
+}
 
 const endOf = ({ station, factor, worn }: WornPiece): number => station + factor * worn.length;
 
@@ -85,6 +112,19 @@ interface Shown extends Omit<Place, 'natural' | 'overlap'> {
   readonly shift: number;
   /** Its ends that lie at those of the window. */
   readonly cut: readonly SegmentEnd[];
+  /** From which x to which it shows; absent = all of it. */
+  readonly part?: ShownPart;
+}
+
+/** What of a piece that shows lies in some spans of the finished run. */
+function cutShown(shown: Shown, { station, factor, worn }: WornPiece, spans: readonly Span[]): Shown[] {
+  return shownSpans(station, factor, worn.length, spans).map(({ part, ends, shift }) => ({
+    ...shown,
+    station: shown.station + shift,
+    shift: shown.shift + shift,
+    cut: [...shown.cut, ...ends],
+    ...(part && { part }),
+  }));
 }
 
 /** Where links that are pinned show: each with its two pins on the path, a loop's all, an open chain's those that lie within the reach. */
@@ -118,11 +158,11 @@ function pinnedPlaces({ layout, pieces, repin }: LaidCourse, { shift }: MotionPo
 /** Where a piece shows: once, or in part at both ends of the window. */
 function placesOf(
   { station, factor, worn }: WornPiece,
-  { scale, shift, window }: MotionPose,
+  { about, scale, shift, window }: MotionPose,
   from: number,
   period: number,
 ): Shown[] {
-  const at = from + scale * (station - from) + shift;
+  const at = about + scale * (station - about) + shift;
   const whole = { scale, factor: factor * scale };
   if (!window) return [{ ...whole, station: at, shift, cut: [] }];
   const rounds = Math.floor((at - from) / period);

@@ -3,7 +3,7 @@ import { bendingSpecSchema } from '../layout/bending-spec';
 import { type CourseJob } from '../layout/course-spec';
 import { reachSpecSchema } from '../shape/reach';
 import { shapeSpecSchema } from '../shape/shape-spec';
-import { motionSpecSchema } from './registry';
+import { motionSpecSchema } from './motion-spec';
 
 /** What all courses of a run have in common, without the path that it names. */
 export const runJobSchema = z.strictObject({

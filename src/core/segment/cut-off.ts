@@ -50,5 +50,15 @@ export function cutBetween(segment: PreparedSegment, from: number, to: number): 
   };
 }
 
+/** The part of a segment between two x, by true cuts, where it lies: x goes on counting from the segment's start, and it is as long as before. */
+export function cutWhereItLies(segment: PreparedSegment, from: number, to: number): PreparedSegment {
+  const cut = cutBetween(segment, from, to);
+  const start = Math.max(from, 0);
+  if (cut === segment || start === 0) return cut === segment ? segment : { ...cut, length: segment.length };
+  const positions = cut.mesh.positions.map((v, i) => (i % 3 === 0 ? v + start : v));
+  const stiff = cut.stiff.map((zone) => ({ from: zone.from + start, to: zone.to + start }));
+  return { ...cut, mesh: { ...cut.mesh, positions }, length: segment.length, box: boxOf(positions), stiff };
+}
+
 /** The part of a segment before x = `at` metres, by a true cut. */
 export const cutOff = (segment: PreparedSegment, at: number): PreparedSegment => cutBetween(segment, 0, at);

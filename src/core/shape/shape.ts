@@ -83,6 +83,13 @@ export function besideShape(shape: Shape, up: number, side: number): Shape {
   return more.length > 0 ? { ...shape, lanes: [...shape.lanes, ...more] } : shape;
 }
 
+/** The same run thicker by a factor everywhere. */
+export function thickened(shape: Shape, factor: number): Shape {
+  if (factor === 1) return shape;
+  const lane = (name: LaneName): ShapeLane => ({ ...levelLane(factor), name, goesWith: 'run' });
+  return { ...shape, lanes: [...shape.lanes, lane('gaugeUp'), lane('gaugeSide')] };
+}
+
 /** Stations at which lanes have to be looked at, ascending, metres. */
 export function placesOf({ lanes, ride }: Shape): Float64Array {
   const places = lanes.flatMap(({ places: at, goesWith }) =>

@@ -14,7 +14,7 @@ import { layCourse } from '../layout/lay-course';
 import { layingRule, type RuleSpec } from '../layout/registry';
 import { LAYING_DEFAULTS, type LayingSpec } from '../layout/laying-spec';
 import { poseCourse, type CoursePlan } from '../motion/pose-course';
-import { motionOf, type MotionSpec } from '../motion/registry';
+import { MOTION_DEFAULTS, passesOf, type MotionSpec } from '../motion/motion-spec';
 import type { RunJob } from '../motion/run-spec';
 import { buildFormStore, type FormStore } from '../segment/pieces/form-store';
 import type { PointValues } from '../shape/point-lanes';
@@ -105,7 +105,7 @@ export interface JobChange {
     readonly variation?: LayingSpec['variation'];
   };
   readonly bending?: Partial<ShapeSpec & BendingSpec>;
-  readonly motion?: MotionSpec;
+  readonly motion?: Partial<MotionSpec>;
   readonly fit?: FitSpec;
   readonly course?: Partial<RunJob['course']>;
 }
@@ -113,7 +113,7 @@ export interface JobChange {
 const RULES: { readonly [K in RuleSpec['kind']]?: object } = { byCount: { count: 3, over: 'own' } };
 
 /** A run's job with parts of its steps changed: one piece over the whole path, bent with least twist, unless it is said otherwise. */
-export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fit, course }: JobChange = {}): RunJob {
+export function jobOf({ laying = {}, bending = {}, motion, fit, course }: JobChange = {}): RunJob {
   const { kind = 'onePiece', from = null, to = null, variation = LAYING_DEFAULTS.variation, also, ...options } = laying;
   const { pastEnd = 'straightOn', slicing = { by: 'auto' }, tolerance = null, ...shape } = bending;
   const rule = { ...layingRule({ kind }).defaults, ...RULES[kind], ...options };
@@ -121,7 +121,7 @@ export function jobOf({ laying = {}, bending = {}, motion = { kind: 'none' }, fi
     reach: { from, to },
     shape: { frames: { rule: 'leastTwist', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1, ...shape },
     bending: { pastEnd, slicing, tolerance },
-    motion,
+    motion: { ...MOTION_DEFAULTS, ...motion },
     course: {
       laying: { ...LAYING_DEFAULTS, rule, variation, ...also },
       fit: fit ?? { kind: 'bent' },
@@ -155,7 +155,7 @@ export function laidRun({
   const { course, shape: spec, bending, motion } = job;
   const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points });
   const { gauge } = spec;
-  const { passes } = motionOf(motion);
+  const passes = passesOf(motion);
   return { shape, laid: layCourse({ ...more, others, shape, segment, course, bending, gauge, passes, forms }) };
 }
 

@@ -10,6 +10,7 @@ import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
 import { causewayFurniture, runsOfCourses } from './landing-courses';
 import { GUIDES } from './landing-guides';
+import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
@@ -213,6 +214,9 @@ function wholeCauseway(): Project {
   return { ...rest, segments: [unmarked, ...others, ...furniture.segments], runs: [{ ...road, courses }] };
 }
 
+/** A run that moves as it does on the landing. */
+const moving = (run: Run): Run => ({ ...run, motion: { ...run.motion, ...LANDING_MOTIONS[run.name] } });
+
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */
 export function saltgrassLanding(): Project {
   const road = wholeCauseway();
@@ -233,7 +237,8 @@ export function saltgrassLanding(): Project {
         shape: { ...JOB_DEFAULTS.shape, ...(frames && { frames }) },
         courses: parts.courses,
       })),
-    ],
+    ].map(moving),
     guides: GUIDES,
+    time: LANDING_TIME,
   };
 }

@@ -1,6 +1,7 @@
 import type { Vec3 } from '../../core/math/vec3';
 import { partsOf } from '../../core/layout/course-parts';
-import { projectSchema } from '../schema';
+import { MOTION_DEFAULTS } from '../../core/motion/motion-spec';
+import { PROJECT_VERSION, projectSchema } from '../schema';
 import { sets } from '.';
 import type { RunSet } from './run-set';
 
@@ -18,8 +19,8 @@ describe.each(Object.entries(sets))('the set %s', (name, set: RunSet) => {
     const { courses } = parts;
     const run = { id: 'r', name: set.label, visible: true, path: 'p', reach: { from: null, to: null }, courses };
     const shape = { frames: parts.frames ?? { rule: 'upright', up: [0, 1, 0] }, roll: 0, turns: 0, gauge: 1 };
-    const steps = { shape, bending: { pastEnd: 'straightOn', slicing: { by: 'auto' }, tolerance: null }, motion: { kind: 'none' } }; // prettier-ignore
-    const document = { format: 'rattan-project', version: 3, name: 'Sets', segments: parts.segments, paths: [{ id: 'p', name: 'P', curve }], runs: [{ ...run, ...steps }], guides: [] }; // prettier-ignore
+    const steps = { shape, bending: { pastEnd: 'straightOn', slicing: { by: 'auto' }, tolerance: null }, motion: MOTION_DEFAULTS }; // prettier-ignore
+    const document = { format: 'rattan-project', version: PROJECT_VERSION, name: 'Sets', segments: parts.segments, paths: [{ id: 'p', name: 'P', curve }], runs: [{ ...run, ...steps }], guides: [] }; // prettier-ignore
     const read = projectSchema.safeParse(document);
     expect(read.error?.issues ?? []).toEqual([]);
     const used = new Set(courses.flatMap(partsOf));

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { causeway } from '../samples';
 import { FakeLocks } from '../testing/fake-locks';
 import { documentOf } from '../testing/version-1';
-import { emptyProject, type Project } from '../schema';
+import { emptyProject, PROJECT_VERSION, type Project } from '../schema';
 import { PREPARE_DEFAULTS } from '../../core/segment/segment-spec';
 import { unwrap } from '../../core/testing/runs';
 import { loadAsset, loadAssets, saveAsset } from './assets';
@@ -89,7 +89,10 @@ describe('projects in the browser', () => {
     await restoreProject(old);
     expect(await listProjects()).toMatchObject([{ id, name: 'Old', runs: 1 }]);
     const { project } = unwrap(await loadProject(id));
-    expect(project).toMatchObject({ version: 3, runs: [{ shape: { turns: 2 }, courses: [{ segment: 's' }] }] });
+    expect(project).toMatchObject({
+      version: PROJECT_VERSION,
+      runs: [{ shape: { turns: 2 }, courses: [{ segment: 's' }] }],
+    });
     expect(await rawProject(id)).toEqual(old);
     await claimProject(id, 'me');
     expect(unwrap(await loadProject(id)).project).toEqual(project);

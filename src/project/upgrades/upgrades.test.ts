@@ -1,3 +1,5 @@
+import { MOTION_DEFAULTS } from '../../core/motion/motion-spec';
+import { TIME_DEFAULTS } from '../../core/motion/time-spec';
 import { unwrap } from '../../core/testing/runs';
 import { parseProjectValue } from '../project-file';
 import { LAYING_DEFAULTS } from '../../core/layout/laying-spec';
@@ -18,7 +20,7 @@ describe('a project of version 1', () => {
       reach: { from: 3, to: null },
       shape: { frames: { rule: 'upright', up: [0, 1, 0] }, roll: 0.3, turns: 2, gauge: 1.5, lift: 0.1 },
       bending: { pastEnd: 'trim', slicing: { by: 'rows', rows: 4 }, tolerance: 0.002 },
-      motion: { kind: 'stretchOut', seconds: 6 },
+      motion: { ...MOTION_DEFAULTS, growth: { kind: 'stretchOut', seconds: 6 } },
       courses: [
         newCourse('s', {
           laying: {
@@ -50,7 +52,7 @@ describe('a project of version 1', () => {
   });
 
   it('that does not move has no seconds', async () => {
-    expect((await opened({}, {}, { growth: 'none' })).motion).toEqual({ kind: 'none' });
+    expect((await opened({}, {}, { growth: 'none' })).motion).toEqual(MOTION_DEFAULTS);
   });
 
   it('is told where it is wrong, whatever is wrong with it', async () => {
@@ -91,5 +93,34 @@ describe('a project of version 2', () => {
     expect(runs.map(({ courses }) => courses)).toEqual(
       project.runs.slice(1, 3).map(({ courses }) => [{ ...courses[0], fit: { kind: 'stiff', stands: 'square' } }]),
     );
+  });
+});
+
+describe('a project of version 3', () => {
+  const file = (motions: readonly object[]) => ({
+    project: { format: 'rattan-project', version: 3, name: 'Old', runs: motions.map((motion) => ({ motion })) },
+  });
+  const upgraded = (motions: readonly object[]) =>
+    (upgrade(file(motions), 3) as { project: { version: number; runs: { motion: object }[]; time: object } }).project;
+
+  it('grows and travels as it did, in a time as long as the longest took', () => {
+    const { version, runs, time } = upgraded([
+      { kind: 'stretchOut', seconds: 6 },
+      { kind: 'travel', speed: -0.4, seconds: 9 },
+      { kind: 'none' },
+    ]);
+    expect(version).toBe(4);
+    expect(runs.map(({ motion }) => motion)).toEqual([
+      { ...MOTION_DEFAULTS, growth: { kind: 'stretchOut', seconds: 6 } },
+      { ...MOTION_DEFAULTS, speed: -0.4 },
+      MOTION_DEFAULTS,
+    ]);
+    expect(time).toEqual({ ...TIME_DEFAULTS, seconds: 9 });
+  });
+
+  it('in which nothing moves has four seconds; what is no run stays what it is', () => {
+    expect(upgraded([{ kind: 'none' }]).time).toEqual(TIME_DEFAULTS);
+    const broken = upgrade({ project: { version: 3, runs: 'none' } }, 3);
+    expect(broken).toEqual({ project: { version: 4, runs: 'none' } });
   });
 });

@@ -107,7 +107,7 @@ describe('ComputeLoop', () => {
     await asks('the same time', () => session.getState().set({ time: 1.5 }), false);
     await asks(
       'motion',
-      edit((p) => setMotion(p, 'causeway', { kind: 'stretchOut', seconds: 9 })),
+      edit((p) => setMotion(p, 'causeway', { growth: { kind: 'stretchOut', seconds: 9 } })),
       true,
     );
     const post = { shape: { from: 'body' as const, kind: 'post' as const, sizes: {} }, position: [0, 0, 50] as Vec3, turn: [0, 0, 0] as Vec3 }; // prettier-ignore

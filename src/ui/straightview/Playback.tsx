@@ -1,62 +1,85 @@
 'use client';
 
+import ChevronLeftRounded from '@mui/icons-material/ChevronLeftRounded';
+import ChevronRightRounded from '@mui/icons-material/ChevronRightRounded';
 import PauseRounded from '@mui/icons-material/PauseRounded';
 import PlayArrowRounded from '@mui/icons-material/PlayArrowRounded';
+import TimerOutlined from '@mui/icons-material/TimerOutlined';
 import { Box, IconButton, Slider, Tooltip, Typography } from '@mui/material';
-import { useEffect } from 'react';
-import { secondsOf } from '../../core/motion/registry';
+import { useEffect, useState, type ReactNode } from 'react';
+import { frameBeside, momentAfter } from '../../core/motion/clock';
+import { playedOf } from '../../core/motion/time-spec';
 import { seconds } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { TimeMenu } from './TimeMenu';
 
-/** Play, pause and scrub through the motion of all runs. */
+/** Play, pause, step and scrub through the time in which the project moves. */
 export function Playback() {
   const { session } = useApp();
   const set = useSet();
-  const length = useProject((s) => s.project.runs.reduce((most, { motion }) => Math.max(most, secondsOf(motion)), 0));
+  const spec = useProject((s) => s.project.time);
+  const length = spec.seconds;
   const time = useSession((s) => s.time);
   const isPlaying = useSession((s) => s.isPlaying);
+  const [anchor, setAnchor] = useState<HTMLElement>();
 
   useEffect(() => {
     if (!isPlaying) return;
     let frame = 0;
     let before = performance.now();
     const tick = (now: number) => {
-      const next = (session.getState().time ?? 0) + (now - before) / 1000;
+      const next = momentAfter(session.getState().time ?? 0, (now - before) / 1000, spec);
       before = now;
-      if (next >= length) return session.getState().set({ time: undefined, isPlaying: false });
+      if (next === undefined) return session.getState().set({ time: undefined, isPlaying: false });
       session.getState().set({ time: next });
       frame = requestAnimationFrame(tick);
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
-  }, [isPlaying, length, session]);
+  }, [isPlaying, spec, session]);
 
-  if (length === 0) return null;
+  const go = (to: number) => set({ isPlaying: false, time: to >= length ? undefined : to });
+  const button = (label: string, icon: ReactNode, act: (target: HTMLElement) => void, tip = label) => (
+    <Tooltip title={tip}>
+      <IconButton aria-label={label} size="small" onClick={(event) => act(event.currentTarget)}>
+        {icon}
+      </IconButton>
+    </Tooltip>
+  );
   const label = isPlaying ? 'Pause' : 'Play';
+  const icon = { fontSize: 20 } as const;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 320 }}>
-      <Tooltip title={`${label} (Space)`}>
-        <IconButton
-          aria-label={label}
-          size="small"
-          onClick={() => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? 0 })}
-        >
-          {isPlaying ? <PauseRounded sx={{ fontSize: 20 }} /> : <PlayArrowRounded sx={{ fontSize: 20 }} />}
-        </IconButton>
-      </Tooltip>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, width: 430 }}>
+      {button('A frame back', <ChevronLeftRounded sx={icon} />, () => go(frameBeside(time ?? length, -1, spec)))}
+      {button(
+        label,
+        isPlaying ? <PauseRounded sx={icon} /> : <PlayArrowRounded sx={icon} />,
+        () => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? playedOf(spec).from }),
+        `${label} (Space)`,
+      )}
+      {button('A frame on', <ChevronRightRounded sx={icon} />, () => go(frameBeside(time ?? length, 1, spec)))}
       <Slider
         size="small"
         aria-label="Time"
         min={0}
         max={length}
-        step={0.02}
+        step={1 / spec.framesPerSecond}
+        marks={spec.markers.map(({ at }) => ({ value: at }))}
         value={time ?? length}
         getAriaValueText={seconds}
-        onChange={(_, value) => set({ isPlaying: false, time: value >= length ? undefined : value })}
+        onChange={(_, value) => go(value)}
+        sx={{ mx: 2 }}
       />
-      <Typography variant="caption" color="text.secondary" sx={{ width: 84, whiteSpace: 'nowrap' }}>
+      <Typography variant="caption" color="text.secondary" sx={{ width: 84, flex: 'none', whiteSpace: 'nowrap' }}>
         {seconds(time ?? length)} of {seconds(length)}
       </Typography>
+      {button(
+        'Time',
+        <TimerOutlined sx={{ fontSize: 18 }} />,
+        setAnchor,
+        'How long, how many frames, and whether it loops',
+      )}
+      {anchor && <TimeMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>
   );
 }

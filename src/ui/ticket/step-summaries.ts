@@ -1,7 +1,8 @@
 import type { Problem } from '../../core/math/result';
 import { problemWords } from '../../engine/problem-words';
 import { layingRule } from '../../core/layout/registry';
-import { motionOf } from '../../core/motion/registry';
+import { growthOf } from '../../core/motion/growth-registry';
+import { growthSeconds } from '../../core/motion/motion-spec';
 import { FRAME_RULES } from '../../core/frames/registry';
 import type { Course, Run } from '../../project/schema';
 import { degrees, metres, percentText, plural, radius, seconds, stretchWords, whole } from '../format';
@@ -78,8 +79,14 @@ export function stepSummary(
       return [rule, ...extra.filter(Boolean)].join(', ');
     }
     case 'motion': {
-      const { words, value = 0, unit } = motionOf(run.motion).summary(run.motion);
-      return unit === undefined ? words : `${words} ${unit === 's' ? seconds(value) : quantityText(value, 'speed')}`;
+      const { growth, speed } = run.motion;
+      const { words } = growthOf(growth);
+      const takes = growthSeconds(run.motion);
+      const said = [
+        takes > 0 && `${words} ${seconds(takes)}`,
+        speed !== 0 && `travels at ${quantityText(speed, 'speed')}`,
+      ];
+      return said.filter(Boolean).join(', ') || words;
     }
   }
 }

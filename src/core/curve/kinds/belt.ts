@@ -94,6 +94,8 @@ export interface BeltWheel {
   readonly axle: Vec3;
   readonly radius: number;
   readonly teeth: number | undefined;
+  /** The way in which the belt turns it about its axle. */
+  readonly way: 1 | -1;
   /** The point of the path that it stands at. */
   readonly point: number;
 }
@@ -103,11 +105,12 @@ export function beltWheels(shape: PathShape): readonly BeltWheel[] {
   const { points, from } = toDistinctPoints(shape);
   if (points.length < 2) return [];
   const { origin, e1, e2, wheels } = flatWheels(points, shape);
-  return wheels.map(({ x, y, radius }, i) => ({
+  return wheels.map(({ x, y, radius, side }, i) => ({
     middle: add(origin, add(scale(e1, x), scale(e2, y))),
     axle: cross(e1, e2),
     radius,
     teeth: points[i].teeth,
+    way: side,
     point: from.indexOf(i),
   }));
 }

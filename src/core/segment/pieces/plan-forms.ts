@@ -1,5 +1,5 @@
 import { firstAfter } from '../../math/first-after';
-import { cutOff } from '../cut-off';
+import { cutOff, cutWhereItLies } from '../cut-off';
 import { openEnds, type SegmentEnd } from '../open-ends';
 import { askedPlanes, evenPlanes } from './plan-slices';
 import { MAX_SLICES, type SlicingSpec } from '../slicing-spec';
@@ -32,6 +32,34 @@ export interface FormInput {
 const STEPS = 4;
 /** Pieces share an even slicing unless one of their own has so many times fewer rows. */
 const SHARED_COST = 4;
+
+/** x of a piece from where to where it shows, metres. */
+export interface ShownPart {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The form of its segment of which only a part shows, by true cuts. It is made anew every time: while something grows there is another one in every frame. */
+export function partOfForm(
+  piece: LaidPiece,
+  ends: readonly SegmentEnd[],
+  input: FormInput,
+  { from, to }: ShownPart,
+): PreparedSegment {
+  const { worn, cutAt } = piece;
+  const { planes, longest, edges } = planesOf(piece, input);
+  const last = Math.min(to, cutAt ?? Infinity);
+  const near = worn.length * EDGE * 2;
+  const isIn = (x: number) => x > from + near && x < last - near;
+  const part = cutWhereItLies(worn, from, last);
+  const kept = planes.map((x, i) => (isIn(x) ? i : -1)).filter((i) => i >= 0);
+  const sliced = sliceSegment(
+    part,
+    Float64Array.from(kept, (i) => planes[i]),
+    longest.length > 0 ? Float64Array.from(kept, (i) => longest[i]) : longest,
+  );
+  return splitRows(openEnds(sliced, ends), edges.filter(isIn));
+}
 
 /** The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. */
 export function formOf(piece: LaidPiece, ends: readonly SegmentEnd[], input: FormInput): PreparedSegment {

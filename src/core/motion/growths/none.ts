@@ -1,16 +1,16 @@
 import { z } from 'zod';
-import { defineMotion } from '../motion-kind';
+import { defineGrowth } from '../growth';
 
 /** The whole run, all the time. */
-export const none = defineMotion({
+export const none = defineGrowth({
   kind: 'none',
-  label: 'Still',
+  label: 'Is there at once',
   hint: 'The whole run from the start',
   schema: z.strictObject({ kind: z.literal('none') }),
   defaults: { kind: 'none' },
   fields: [],
-  passes: 'own',
+  words: 'still',
+  passes: () => 'own',
   seconds: () => 0,
-  summary: () => ({ words: 'none' }),
-  poseAt: () => ({ scale: 1, shift: 0 }),
+  poseAt: () => ({}),
 });

@@ -1,0 +1,24 @@
+import type { MotionSpec } from '../../core/motion/motion-spec';
+import { TIME_DEFAULTS, type TimeSpec } from '../../core/motion/time-spec';
+
+/** The time in which the landing is built and runs. */
+export const LANDING_TIME: TimeSpec = { ...TIME_DEFAULTS, seconds: 8, loops: true };
+
+/** The loop of buckets in metres, over their number. */
+const BUCKET_STEP = 15.152948651216702 / 25;
+
+/** How runs of the landing move, by name; the others are drawn out. */
+export const LANDING_MOTIONS: Readonly<Record<string, Partial<MotionSpec>>> = {
+  Causeway: {
+    growth: { kind: 'oneByOne', seconds: 5, each: 0.6, turn: 'station', come: 'fromAbove', height: 3 },
+    easing: { kind: 'easeBoth' },
+  },
+  'Mooring line': { growth: { kind: 'uncover', seconds: 2, tip: 0 }, after: { run: 'causeway', station: 128 } },
+  Honeysuckle: { growth: { kind: 'uncover', seconds: 6, tip: 1.2 }, easing: { kind: 'easeOut' } },
+  'Anchor chain': { growth: { kind: 'uncover', seconds: 3, tip: 0 } },
+  'Beacon stair': {
+    growth: { kind: 'oneByOne', seconds: 5, each: 0.8, turn: 'station', come: 'fromAbove', height: 1 },
+  },
+  // Four buckets on in the whole time, so that it runs for ever.
+  'Bucket chain': { growth: { kind: 'none' }, speed: (4 * BUCKET_STEP) / LANDING_TIME.seconds },
+};
