@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { MOST_FRAMES } from '../src/core/motion/frame-range';
 import { REPEATED, type Repeated } from '../src/formats/format';
 import { extensionOf } from '../src/formats/registry';
 
@@ -13,6 +14,10 @@ Works out the final geometry of a project's visible runs and writes it to a file
   --repeated HOW   pieces that keep their shape: plain (each for itself, the default), nodes (with one
                    mesh) or gpu (EXT_mesh_gpu_instancing); GLB only
   --report FILE    also write a report as JSON: metres, radians
+  --frames-range A-B  a sequence: the frames from A to B, the first of the time being 1, each in a file
+                   of its own with its number in its name, or all in one --out FILE.zip
+  --fps F          frames per second of the sequence; without it, the project's own
+  --format F       with --out FILE.zip: glb (the default), obj or stl
   --frames N       with --report: N frames evenly spaced along each path (2 to 100000)
 `;
 
@@ -25,6 +30,10 @@ export interface BakeArguments {
   readonly frames: number;
   readonly guides: boolean;
   readonly repeated: Repeated;
+  /** Of a sequence. */
+  readonly range: { readonly first: number; readonly last: number; readonly framesPerSecond?: number } | undefined;
+  /** Of the files that are written. */
+  readonly extension: string;
 }
 
 /** A call that cannot be understood; the command ends with exit code 2. */
@@ -38,9 +47,20 @@ export function readArguments(args: readonly string[]): BakeArguments {
   if (!project) throw new UsageError('The project file is missing.');
   if (rest.length > 0) throw new UsageError(`One project file at a time: ${rest.join(' ')} is too much.`);
   if (!values.out) throw new UsageError('--out FILE is missing.');
-  if (!['glb', 'obj', 'stl'].includes(extensionOf(values.out))) {
+  const range = rangeOf(
+    values['frames-range'],
+    number(values.fps, '--fps', (n) => n >= 1 && n <= 240),
+  );
+  const ending = extensionOf(values.out);
+  const isZip = ending === 'zip';
+  if (isZip && !range) throw new UsageError(`--out ${values.out}: a zip holds a sequence, by --frames-range A-B.`);
+  const extension = isZip ? (values.format ?? 'glb') : ending;
+  if (!['glb', 'obj', 'stl'].includes(extension)) {
+    if (isZip) throw new UsageError(`--format ${extension}: take glb, obj or stl.`);
     throw new UsageError(`--out ${values.out}: the file must end in .glb, .obj or .stl.`);
   }
+  if (range && values.time !== undefined) throw new UsageError('--time is one moment, --frames-range many: take one.');
+  if (range && values.report) throw new UsageError('--report is of one state: leave out --frames-range.');
   const frames = number(values.frames, '--frames', (n) => Number.isInteger(n) && n >= 2 && n <= 100_000) ?? 0;
   if (frames > 0 && !values.report) throw new UsageError('--frames needs --report FILE to write them to.');
   const time = number(values.time, '--time', (n) => n >= 0) ?? null;
@@ -53,6 +73,8 @@ export function readArguments(args: readonly string[]): BakeArguments {
     frames,
     guides: values.guides === true,
     repeated: repeatedOf(values.repeated),
+    range,
+    extension,
   };
 }
 
@@ -69,11 +91,27 @@ function parse(args: readonly string[]) {
         frames: { type: 'string' },
         guides: { type: 'boolean' },
         repeated: { type: 'string' },
+        'frames-range': { type: 'string' },
+        fps: { type: 'string' },
+        format: { type: 'string' },
       },
     });
   } catch (error) {
     throw new UsageError(error instanceof Error ? error.message : String(error));
   }
+}
+
+function rangeOf(text: string | undefined, framesPerSecond: number | undefined): BakeArguments['range'] {
+  if (text === undefined) {
+    if (framesPerSecond !== undefined) throw new UsageError('--fps needs --frames-range A-B.');
+    return undefined;
+  }
+  const [first, last] = (/^(\d+)-(\d+)$/.exec(text) ?? []).slice(1).map(Number) as [number?, number?];
+  if (!first || !last || last < first || last - first >= MOST_FRAMES)
+    throw new UsageError(
+      `--frames-range ${text}: two numbers from 1 on, such as 1-120, at most ${MOST_FRAMES} frames.`,
+    );
+  return { first, last, ...(framesPerSecond !== undefined && { framesPerSecond }) };
 }
 
 function repeatedOf(text: string | undefined): Repeated {

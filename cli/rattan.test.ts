@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { unzipSync } from 'fflate';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -91,5 +92,43 @@ describe('rattan bake', () => {
     const { status, stderr } = rattan(...args);
     expect(status).toBe(2);
     expect(stderr).toContain('Usage: rattan bake');
+  });
+});
+
+describe('rattan bake of a sequence', () => {
+  const growing = ['--run', 'Kerb drain', '--fps', '2'];
+
+  it('writes a file a frame, sorted by name, each of its own time', () => {
+    const { status, stderr } = rattan('bake', project, '--out', 'seq.obj', '--frames-range', '1-5', ...growing);
+    expect([status, stderr]).toEqual([0, '']);
+    const lengths = [1, 2, 3, 4, 5].map((frame) => {
+      const text = readFileSync(join(folder, `seq_000${frame}.obj`), 'utf8');
+      return (text.match(/^v /gm) ?? []).length;
+    });
+    expect(lengths[0]).toBe(0); // nothing has grown yet
+    expect(lengths[1]).toBeGreaterThan(100);
+    // At half a second a frame: frame 5 is at two seconds.
+    expect(rattan('bake', project, '--out', 'one.obj', '--time', '2', '--run', 'Kerb drain').status).toBe(0);
+    const vertices = (file: string) => readFileSync(join(folder, file), 'utf8').match(/^v .*$/gm);
+    expect(vertices('seq_0005.obj')).toEqual(vertices('one.obj'));
+  });
+
+  it('writes all of them into one zip that other programs open', () => {
+    expect(rattan('bake', project, '--out', 'seq.zip', '--frames-range', '2-4', ...growing).status).toBe(0);
+    const files = unzipSync(readFileSync(join(folder, 'seq.zip')));
+    expect(Object.keys(files)).toEqual(['seq_0002.glb', 'seq_0003.glb', 'seq_0004.glb']);
+    for (const bytes of Object.values(files)) expect(Buffer.from(bytes.subarray(0, 4)).toString()).toBe('glTF');
+  });
+
+  it.each([
+    [['--out', 's.zip'], /a zip holds a sequence/],
+    [['--out', 's.glb', '--frames-range', '5-2'], /two numbers from 1 on/],
+    [['--out', 's.glb', '--frames-range', '1-3', '--time', '2'], /take one/],
+    [['--out', 's.glb', '--fps', '12'], /--fps needs --frames-range/],
+    [['--out', 's.zip', '--frames-range', '1-3', '--format', 'ply'], /take glb, obj or stl/],
+  ])('ends with 2 and says what it does not understand: %j', (args, words) => {
+    const { status, stderr } = rattan('bake', project, ...args);
+    expect(status).toBe(2);
+    expect(stderr).toMatch(words);
   });
 });

@@ -1,3 +1,4 @@
+import { unzipSync } from 'fflate';
 import { setRule } from '../project/commands/runs';
 import { encodeProjectFile } from '../project/project-file';
 import { causeway } from '../project/samples';
@@ -37,7 +38,17 @@ describe('POST /api/bake', () => {
     expect(report.runs[0].frames).toHaveLength(3);
   });
 
+  it('answers with a sequence as one zip', async () => {
+    const answer = await ask('?run=Kerb%20drain&framesRange=2-4&fps=2&format=obj');
+    expect(answer.headers.get('content-type')).toBe('application/zip');
+    const files = unzipSync(new Uint8Array(await answer.arrayBuffer()));
+    const names = [2, 3, 4].flatMap((frame) => [`rattan_000${frame}.obj`, `rattan_000${frame}.mtl`]);
+    expect(Object.keys(files)).toEqual(names);
+  });
+
   it.each([
+    ['?framesRange=4-2', body, 400, 'query.invalid'],
+    ['?framesRange=one', body, 400, 'query.invalid'],
     ['?format=png', body, 400, 'query.invalid'],
     ['?colour=red', body, 400, 'query.invalid'],
     ['', 'not json', 400, 'project.not-json'],

@@ -28,6 +28,8 @@ export interface BakeOptions extends ReportOptions {
   readonly repeated?: Repeated | undefined;
   /** Vertices of all runs together; more are refused before they are made. */
   readonly mostVertices?: number;
+  /** Nothing that is there is no problem: the file holds nothing. */
+  readonly mayBeEmpty?: boolean;
 }
 
 export interface Baked {
@@ -105,7 +107,7 @@ export async function bakeProject(
   }
   const guides = project.guides.filter((guide) => guide.visible);
   if (options.guides) scene.push(...(await guideMeshes([...guides, ...wheels], deriver.guides)));
-  return scene.length > 0 ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
+  return scene.length > 0 || options.mayBeEmpty ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
 
 /** A course goes by its run's name where that has no other. */

@@ -75,6 +75,7 @@ export interface ComputeApi {
       readonly time: number | null;
       readonly guides?: boolean;
       readonly repeated?: Repeated;
+      readonly mayBeEmpty?: boolean;
     },
     onProgress: OnProgress,
   ): Promise<Result<{ files: readonly NamedBytes[]; reports: readonly RunReport[] }>>;

@@ -16,8 +16,12 @@ export async function buildDocument(
   refuseNaN(scene);
   const document = new Document();
   document.getRoot().getAsset().generator = 'Rattan';
-  const buffer = document.createBuffer();
   const root = document.createScene('Scene');
+  if (scene.length === 0) {
+    root.addChild(document.createNode('Empty')); // a scene of no nodes is not allowed (glTF 2.0, 5.23)
+    return document;
+  }
+  const buffer = document.createBuffer();
   const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
   let done = 0;
   for (const { name, mesh, origin, places } of scene) {

@@ -11,6 +11,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import { frameCount, rangeOf } from '../../core/motion/frame-range';
 import type { Repeated } from '../../formats/format';
 import { WRITERS, type FormatName } from '../../formats/registry';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -35,7 +36,8 @@ export function ExportDialog() {
   const time = useSession((s) => s.time);
   const [format, setFormat] = useState<FormatName>('glb');
   const [what, setWhat] = useState<'all' | 'one'>('all');
-  const [state, setState] = useState<'finished' | 'now'>('finished');
+  const [state, setState] = useState<'finished' | 'now' | 'sequence'>('finished');
+  const range = rangeOf(useProject((s) => s.project.time));
   const hasGuides = useProject((s) => s.project.guides.some(({ visible }) => visible));
   const [guides, setGuides] = useState(false);
   const [repeated, setRepeated] = useState<Repeated>('nodes');
@@ -83,6 +85,7 @@ export function ExportDialog() {
             choices={[
               { value: 'finished', label: 'finished' },
               { value: 'now', label: time === undefined ? 'as shown now' : `at ${seconds(time)}` },
+              { value: 'sequence', label: 'all frames, zipped' },
             ]}
             onChange={setState}
           />
@@ -90,11 +93,12 @@ export function ExportDialog() {
           {hasGuides && <SwitchField label="Guides too" value={guides} onChange={setGuides} />}
         </Box>
         <Typography color="text.secondary">
-          {plural(chosen.length, 'run')}, about {whole(triangles)} triangles.
+          {plural(chosen.length, 'run')}, about {whole(triangles)} triangles
+          {state === 'sequence' && `, in each of ${whole(frameCount(range))} frames (${range.first} to ${range.last})`}.
         </Typography>
         {running && (
           <Box role="status">
-            <Typography>Baking {whole(running.share * 100)} %</Typography>
+            <Typography>{running.words ?? `Baking ${whole(running.share * 100)} %`}</Typography>
             <LinearProgress aria-label="Baking" variant="determinate" value={running.share * 100} />
           </Box>
         )}
@@ -113,12 +117,16 @@ export function ExportDialog() {
           color="secondary"
           disabled={running !== undefined || chosen.length === 0}
           onClick={() =>
-            void start(format, {
-              run: what === 'one' ? selected?.id : undefined,
-              time: state === 'now' ? (time ?? null) : null,
-              guides,
-              repeated,
-            })
+            void start(
+              format,
+              {
+                run: what === 'one' ? selected?.id : undefined,
+                time: state === 'now' ? (time ?? null) : null,
+                guides,
+                repeated,
+              },
+              state === 'sequence' ? range : undefined,
+            )
           }
         >
           Save file
