@@ -7,7 +7,7 @@ import { bentRun, compiled, jobOf, laidRun, planRun, prepared, tableOf, unwrap }
 import { frameBeside, momentAfter } from './clock';
 import { eased, EASINGS, type EasingSpec } from './easing-registry';
 import { GROWTHS, type GrowthSpec } from './growth-registry';
-import { loopPitch, loopSpeed } from './loop-speed';
+import { alikeAfter, roundOf } from './loop-round';
 import { growthSeconds, MOTION_DEFAULTS, secondsTo, type MotionSpec } from './motion-spec';
 import { playedOf, TIME_DEFAULTS } from './time-spec';
 
@@ -172,16 +172,22 @@ describe('travel', () => {
       everyOther: { every: 0, turn: 0, mirrored: false },
       pieces: [],
     } as const;
-    const pitch = loopPitch(layout, RING.length, alike)!;
-    expect(pitch).toBeCloseTo(RING.length / layout.placements.length, 12);
-    const speed = loopSpeed(0.8, pitch, 4);
-    expect((speed * 4) / pitch).toBeCloseTo(Math.round((0.8 * 4) / pitch), 9);
+    const round = roundOf(layout, RING.length, alike)!;
+    const pitch = RING.length / layout.placements.length;
+    round.alike.forEach((way, i) => expect(way).toBeCloseTo(i * pitch, 9));
+    const way = alikeAfter(0.8 * 4, round);
+    expect(way / pitch).toBeCloseTo(Math.round((0.8 * 4) / pitch), 9);
     const places = (time: number) =>
-      startsAt(RING, speed, time).map((s) => (s % RING.length).toFixed(6)).sort(); // prettier-ignore
+      startsAt(RING, way / 4, time).map((s) => (s % RING.length).toFixed(6)).sort(); // prettier-ignore
     expect(places(4)).toEqual(places(0));
-    expect(loopPitch(layout, RING.length, { ...alike, everyOther: { every: 5, turn: 1, mirrored: false } })).toBeCloseTo(5 * pitch, 9); // prettier-ignore
-    expect(loopPitch({ ...layout, round: false }, 10, alike)).toBeUndefined();
-    expect(loopSpeed(-0.01, pitch, 4)).toBeCloseTo(-pitch / 4, 12);
+    const fifths = roundOf(layout, RING.length, { ...alike, everyOther: { every: 5, turn: 1, mirrored: false } })!;
+    expect(fifths.alike).toHaveLength(layout.placements.length / 5);
+    expect(roundOf({ ...layout, round: false }, 10, alike)).toBeUndefined();
+    // Never none, the same way round, over rounds.
+    expect(alikeAfter(-0.001, round)).toBeCloseTo(-pitch, 9);
+    expect(alikeAfter(0.001, round)).toBeCloseTo(pitch, 9);
+    expect(alikeAfter(2 * RING.length + 0.1 * pitch, round)).toBeCloseTo(2 * RING.length, 9);
+    expect(alikeAfter(-0.4 * RING.length, { length: RING.length, alike: [0] })).toBeCloseTo(-RING.length, 9);
   });
 
   it('comes in at the start of an open path as it goes out at the end: the reach stays covered', () => {

@@ -4,8 +4,8 @@ import { TIME_DEFAULTS, type TimeSpec } from '../../core/motion/time-spec';
 /** The time in which the landing is built and runs. */
 export const LANDING_TIME: TimeSpec = { ...TIME_DEFAULTS, seconds: 8, loops: true };
 
-/** The loop of buckets in metres, over their number. */
-const BUCKET_STEP = 15.152948651216702 / 25;
+/** Metres along the loop of buckets from a pin to the fourth after it. */
+const FOUR_BUCKETS = 2.434907009442171;
 
 /** How runs of the landing move, by name; the others are drawn out. */
 export const LANDING_MOTIONS: Readonly<Record<string, Partial<MotionSpec>>> = {
@@ -20,5 +20,5 @@ export const LANDING_MOTIONS: Readonly<Record<string, Partial<MotionSpec>>> = {
     growth: { kind: 'oneByOne', seconds: 5, each: 0.8, turn: 'station', come: 'fromAbove', height: 1 },
   },
   // Four buckets on in the whole time, so that it runs for ever.
-  'Bucket chain': { growth: { kind: 'none' }, speed: (4 * BUCKET_STEP) / LANDING_TIME.seconds },
+  'Bucket chain': { growth: { kind: 'none' }, speed: FOUR_BUCKETS / LANDING_TIME.seconds },
 };

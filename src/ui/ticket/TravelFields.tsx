@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Typography } from '@mui/material';
-import { loopPitch, loopSpeed } from '../../core/motion/loop-speed';
+import { alikeAfter, roundOf } from '../../core/motion/loop-round';
 import { setMotion } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
@@ -9,8 +9,8 @@ import { metres, seconds } from '../format';
 import { useEdit, useProject } from '../state/app-context';
 import type { CourseView } from '../state/results-store';
 
-/** Off by less than this share of a piece a round has gone on by whole ones. */
-const NEAR = 1e-6;
+/** Off by less than this share of the round it looks as it did. */
+const NEAR = 1e-8;
 
 /** How fast a run slides along its path, and whether its time makes a loop. */
 export function TravelFields({ run, result }: { run: Run; result: CourseView | undefined }) {
@@ -19,10 +19,11 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
   const { id, motion, courses } = run;
   const { speed } = motion;
   const put = (next: number) => edit((project) => setMotion(project, id, { speed: next }));
-  const pitch = result && loopPitch(result.layout, result.path.length, courses[0].laying);
+  const round = result && roundOf(result.layout, result.path.length, courses[0].laying);
   const count = result?.layout.placements.length ?? 0;
-  const pieces = pitch === undefined ? 0 : (speed * duration) / pitch;
-  const isLoop = Math.abs(pieces - Math.round(pieces)) < NEAR;
+  const way = speed * duration;
+  const whole = round && speed !== 0 ? alikeAfter(way, round) : way;
+  const isLoop = round !== undefined && Math.abs(whole - way) < round.length * NEAR;
   return (
     <>
       <NumberField
@@ -36,18 +37,13 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
       />
       {speed !== 0 && (
         <Typography variant="body2" color="text.secondary">
-          {metres(Math.abs(speed * duration))} in {seconds(duration)}
-          {pitch !== undefined && `, ${((Math.abs(speed) * count) / result!.path.length).toFixed(2)} pieces a second`}.
-          {isLoop && pitch !== undefined && ' It goes on without a jump.'}
+          {metres(Math.abs(way))} in {seconds(duration)}
+          {round && `, ${((Math.abs(speed) * count) / round.length).toFixed(2)} pieces a second`}.
+          {isLoop && ' It goes on without a jump.'}
         </Typography>
       )}
-      {speed !== 0 && pitch !== undefined && !isLoop && (
-        <Button
-          size="small"
-          variant="outlined"
-          color="secondary"
-          onClick={() => put(loopSpeed(speed, pitch, duration))}
-        >
+      {speed !== 0 && round && !isLoop && (
+        <Button size="small" variant="outlined" color="secondary" onClick={() => put(whole / duration)}>
           Whole pieces in this time
         </Button>
       )}
