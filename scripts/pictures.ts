@@ -149,4 +149,12 @@ await picture('pieces', async (page) => {
   await course(page, 'Beacon stair', 'Treads');
   await page.getByRole('button', { name: 'Pieces and parts as tables' }).click();
 });
+await picture('motion', async (page) => {
+  await choose(page, 'Beacon stair');
+  await page.getByRole('button', { name: /^5\s*Motion/ }).click();
+  const time = page.getByRole('slider', { name: 'Time' });
+  await time.focus();
+  await page.keyboard.press('Home');
+  for (let frame = 0; frame < 60; frame++) await page.keyboard.press('ArrowRight');
+});
 await browser.close();

@@ -47,6 +47,7 @@ export function ExportDialog() {
     set({ dialog: undefined });
   };
   const chosen = what === 'one' ? runs.filter(({ id }) => id === selected?.id) : runs.filter(({ visible }) => visible);
+  const hasWheels = chosen.some(({ id }) => (results.get(id)?.wheels.length ?? 0) > 0);
   const shown = chosen.flatMap(({ id }) => results.get(id)?.courses ?? []);
   const repeats =
     WRITERS.find(({ kind }) => kind === format)?.repeats && shown.some((course) => course.repeated.length > 0);
@@ -90,7 +91,13 @@ export function ExportDialog() {
             onChange={setState}
           />
           {repeats && <ChoiceField label="Stiff pieces" value={repeated} choices={HOW} onChange={setRepeated} />}
-          {hasGuides && <SwitchField label="Guides too" value={guides} onChange={setGuides} />}
+          {(hasGuides || hasWheels) && (
+            <SwitchField
+              label={hasWheels ? 'Guides and wheels too' : 'Guides too'}
+              value={guides}
+              onChange={setGuides}
+            />
+          )}
         </Box>
         <Typography color="text.secondary">
           {plural(chosen.length, 'run')}, about {whole(triangles)} triangles

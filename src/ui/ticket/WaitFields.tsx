@@ -15,7 +15,7 @@ export function WaitFields({ run: { id, motion } }: { run: Run }) {
   const { after, begins } = motion;
   const other = useRunResult(after?.run ?? '');
   const choices = [
-    { value: AT_ONCE, label: 'at the start of the time' },
+    { value: AT_ONCE, label: 'at the start' },
     ...mayWaitFor(project, id).map(({ id: value, name }) => ({ value, label: `after ${name}` })),
   ];
   const wait = (next: typeof after) => edit((p) => setMotion(p, id, { after: next }));
