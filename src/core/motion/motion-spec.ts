@@ -36,8 +36,6 @@ export function passesOf({ growth, from, speed }: MotionSpec): Passes {
   return speed !== 0 || (own === 'before' && from !== 'start') ? 'all' : own;
 }
 
-export const moves = ({ growth, speed }: MotionSpec): boolean => growth.kind !== 'none' || speed !== 0;
-
 /** Seconds until it has grown, from when it begins to. */
 export const growthSeconds = ({ growth }: MotionSpec): number => growthOf(growth).seconds(growth);
 
