@@ -2,7 +2,10 @@ import { FORWARD, FRAME_STRIDE, SIDE, UP, type FrameTable } from './frame-table'
 import { slopeOf } from '../shape/slope';
 import { fillFrame } from './fill-frame';
 import { curveFrom, helix, pathOf } from '../testing/curves';
-import { compiled, evenTable, tableOf } from '../testing/runs';
+import { isClosed } from '../mesh/is-closed';
+import { volume } from '../mesh/measure';
+import { makeSegmentMesh } from '../segment/registry';
+import { bentRun, compiled, evenTable, jobOf, prepared, tableOf } from '../testing/runs';
 
 const at = (table: FrameTable, i: number, field: number) => [
   ...table.frames.subarray(i * FRAME_STRIDE + field, i * FRAME_STRIDE + field + 3),
@@ -142,4 +145,24 @@ describe('every frame', () => {
     fillFrame(frame, 0, closed, 43);
     expect(frame[0]).toBeCloseTo(3, 9);
   });
+});
+
+describe('a steep closed path with a sharp corner at its seam', () => {
+  const ring = [[0, 0, 0], [4, 6, 0], [8, 0, 3], [3, -5, 6]] as const; // prettier-ignore
+  const tube = prepared(makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.1, sides: 12 }));
+
+  it.each([0, 1, 2, 3])(
+    'is turned there as at any other corner: a tube keeps its volume, begun at point %i',
+    (first) => {
+      const points = ring.map((_, i) => ring[(i + first) % 4]);
+      const table = tableOf(compiled(pathOf('straight', points, true)), 'upright');
+      // A mitred prism whose middle is on the path has its section times its length (elementary).
+      const whole = 6 * 0.01 * Math.sin(Math.PI / 6) * table.length;
+      for (const kind of ['onePiece', 'fillStretch'] as const) {
+        const { mesh } = bentRun(tube, table, jobOf({ laying: { kind } }));
+        expect(isClosed(mesh)).toBe(true);
+        expect(Math.abs(volume(mesh) / whole - 1)).toBeLessThan(0.005);
+      }
+    },
+  );
 });

@@ -1,7 +1,7 @@
 import { STEEP_ANGLE } from '../../math/tolerance';
 import { normalize, type Vec3 } from '../../math/vec3';
 import { angleFromUp, carryUp, setUp, turnBetween, turnUp } from '../double-reflection';
-import { defineFrameRule } from '../frame-rule';
+import { defineFrameRule, type FrameRuleInput } from '../frame-rule';
 import { FORWARD, FRAME_STRIDE, UP, type SteepReach } from '../frame-table';
 import { leastTwist } from './least-twist';
 
@@ -29,7 +29,7 @@ export const upright = defineFrameRule({
     const gaps = stretches(loose, closed);
     const steep = gaps.map(([from, to]): SteepReach => reachOf(stations, from, to));
     const line = new Line(stations, closed);
-    const fast = fastPlaces(frames, stations, loose, ref).map((i) => [i, i + 1] as const);
+    const fast = fastPlaces(frames, { stations, closed }, loose, ref).map((i) => [i, i + 1] as const);
     line.widen(loose, [...gaps, ...fast]);
     const bridged = stretches(loose, closed);
     if (bridged[0] && bridged[0][1] - bridged[0][0] === count - 1) leastTwist.fillUps(frames, { stations, closed, up });
@@ -69,18 +69,22 @@ function reachOf(stations: Float64Array, from: number, to: number): SteepReach {
   return before >= after ? [stations[from], stations[end]] : [0, after];
 }
 
-/** Samples on steep slopes from which up would turn to the next one's faster than half a turn in {@link SPREAD}. */
-function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Array, ref: Vec3): number[] {
+/** Samples on steep slopes from which up would turn to the next one's faster than half a turn in {@link SPREAD}; behind the last of a closed path comes the first. */
+function fastPlaces(
+  frames: Float64Array,
+  { stations, closed }: Pick<FrameRuleInput, 'stations' | 'closed'>,
+  loose: Uint8Array,
+  ref: Vec3,
+): number[] {
   const last = stations.length - 1;
   const fastest = Math.PI / (SPREAD * stations[last]);
   const found: number[] = [];
-  for (let i = 0; i < last; i++) {
-    if (loose[i] === 1 || loose[i + 1] === 1) continue;
-    const gap = stations[i + 1] - stations[i];
+  for (let i = 0; i < (closed ? last + 1 : last); i++) {
+    const next = i < last ? i + 1 : 0;
+    if (loose[i] === 1 || loose[next] === 1) continue;
+    const gap = i < last ? stations[next] - stations[i] : 0;
     const most = gap > 0 ? fastest * gap : MOST_AT_CORNER;
-    if (!isSlow(frames, i * FRAME_STRIDE + FORWARD, ref, most) && Math.abs(turnBetween(frames, i, i + 1)) > most) {
-      found.push(i);
-    }
+    if (!isSlow(frames, i, next, ref, most) && Math.abs(turnBetween(frames, i, next)) > most) found.push(i);
   }
   return found;
 }
@@ -89,8 +93,8 @@ function fastPlaces(frames: Float64Array, stations: Float64Array, loose: Uint8Ar
  * Whether the turn of upright from one sample to the next is surely less than `most`: it is that of forward times the tangent of the
  * slope, and twice that is above any rounding.
  */
-function isSlow(frames: Float64Array, at: number, [x, y, z]: Vec3, most: number): boolean {
-  const next = at + FRAME_STRIDE;
+function isSlow(frames: Float64Array, i: number, j: number, [x, y, z]: Vec3, most: number): boolean {
+  const [at, next] = [i * FRAME_STRIDE + FORWARD, j * FRAME_STRIDE + FORWARD];
   const dx = frames[next] - frames[at];
   const dy = frames[next + 1] - frames[at + 1];
   const dz = frames[next + 2] - frames[at + 2];
