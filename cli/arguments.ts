@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { MOST_FRAMES } from '../src/core/motion/frame-range';
+import { LONGEST_SEQUENCE } from '../src/core/motion/frame-range';
 import { REPEATED, type Repeated } from '../src/formats/format';
 import { extensionOf } from '../src/formats/registry';
 
@@ -107,9 +107,9 @@ function rangeOf(text: string | undefined, framesPerSecond: number | undefined):
     return undefined;
   }
   const [first, last] = (/^(\d+)-(\d+)$/.exec(text) ?? []).slice(1).map(Number) as [number?, number?];
-  if (!first || !last || last < first || last - first >= MOST_FRAMES)
+  if (!first || !last || last < first || last - first >= LONGEST_SEQUENCE)
     throw new UsageError(
-      `--frames-range ${text}: two numbers from 1 on, such as 1-120, at most ${MOST_FRAMES} frames.`,
+      `--frames-range ${text}: two numbers from 1 on, such as 1-120, at most ${LONGEST_SEQUENCE} frames.`,
     );
   return { first, last, ...(framesPerSecond !== undefined && { framesPerSecond }) };
 }

@@ -1,14 +1,12 @@
 import { z } from 'zod';
 import type { Problem } from '../core/math/result';
-import { MOST_FRAMES, type FrameRange } from '../core/motion/frame-range';
+import { LONGEST_SEQUENCE } from '../core/motion/frame-range';
 import { REPEATED } from '../formats/format';
 import { WRITERS } from '../formats/registry';
 import { zipFiles } from '../formats/zip';
-import { ZipStream } from '../formats/zip-stream';
 import { parseProjectFile } from '../project/project-file';
-import type { Project } from '../project/schema';
-import { bakeFiles, loadFrom, type BakeOptions } from './bake';
-import { bakeFrame } from './bake-sequence';
+import { bakeFiles, loadFrom } from './bake';
+import { zipSequence } from './zip-sequence';
 import { Deriver } from './derive';
 import { problemWords } from './problem-words';
 
@@ -23,7 +21,7 @@ export const bakeQuery = z.strictObject({
     .string()
     .regex(/^[1-9]\d*-[1-9]\d*$/)
     .transform((text) => text.split('-').map(Number) as [number, number])
-    .refine(([first, last]) => last >= first && last - first < MOST_FRAMES, 'from a frame to a later one')
+    .refine(([first, last]) => last >= first && last - first < LONGEST_SEQUENCE, 'from a frame to a later one')
     .optional(),
   fps: z.coerce.number().min(1).max(240).optional(),
 });
@@ -47,6 +45,8 @@ const jsonAnswer = (status: number, value: unknown): Answer => ({
   body: new TextEncoder().encode(JSON.stringify(value)),
 });
 
+const zipHeaders = { 'content-type': 'application/zip', 'content-disposition': 'attachment; filename="rattan.zip"' };
+
 /** Problems with their words. */
 export const refusal = (status: number, problems: readonly Problem[]): Answer =>
   jsonAnswer(status, { problems: problems.map((problem) => ({ ...problem, message: problemWords(problem) })) });
@@ -64,7 +64,14 @@ export async function bakeRequest(
   if (framesRange) {
     const [first, last] = framesRange;
     const range = { first, last, framesPerSecond: fps ?? project.time.framesPerSecond };
-    return sequenceAnswer(project, deriver, { extension, range }, { run, repeated, mostVertices: MOST_VERTICES });
+    const zipped = await zipSequence(
+      project,
+      deriver,
+      { extension, range },
+      { run, repeated, mostVertices: MOST_VERTICES },
+    );
+    if (!zipped.ok) return refusal(422, zipped.problems);
+    return { status: 200, headers: zipHeaders, body: zipped.value };
   }
   const baked = await bakeFiles(project, deriver, extension, 'rattan', {
     run,
@@ -88,31 +95,4 @@ export async function bakeRequest(
     },
     body: isOne ? first.bytes : zipFiles(files),
   };
-}
-
-/** Bytes of a sequence that is answered, at the most. */
-const MOST_BYTES = 512 * 1024 * 1024;
-
-/** A sequence as one zip. */
-async function sequenceAnswer(
-  project: Project,
-  deriver: Deriver,
-  { extension, range }: { readonly extension: string; readonly range: FrameRange },
-  options: BakeOptions,
-): Promise<Answer> {
-  const chunks: Uint8Array[] = [];
-  let bytes = 0;
-  const zip = new ZipStream((chunk) => {
-    chunks.push(chunk);
-    bytes += chunk.length;
-  });
-  for (let frame = range.first; frame <= range.last; frame++) {
-    const baked = await bakeFrame(project, deriver, { extension, name: 'rattan', range }, frame, options);
-    if (!baked.ok) return refusal(422, baked.problems);
-    baked.value.forEach((file) => zip.add(file));
-    if (bytes > MOST_BYTES) return refusal(422, [{ code: 'bake.too-large', path: [], facts: {} }]);
-  }
-  zip.end();
-  const headers = { 'content-type': 'application/zip', 'content-disposition': 'attachment; filename="rattan.zip"' };
-  return { status: 200, headers, body: Buffer.concat(chunks) };
 }

@@ -1,6 +1,6 @@
 import validator from 'gltf-validator';
 import { unwrap } from '../core/testing/runs';
-import { setMotion } from '../project/commands/runs';
+import { setMotion } from '../project/commands/motion';
 import { saltgrassLanding } from '../project/samples';
 import { frameTime } from '../core/motion/frame-range';
 import { bakeProject, loadFrom } from './bake';

@@ -78,7 +78,7 @@ export async function bakeProject(
       };
     }
     const { table, courses } = derived.value;
-    wheels.push(...wheelsAsGuides(run, derived.value, time));
+    if (options.guides) wheels.push(...wheelsAsGuides(run, derived.value, time));
     const { origin } = table;
     for (const [k, course] of courses.entries()) {
       if (!course.course.visible) continue;

@@ -1,5 +1,9 @@
 import { unwrap } from '../core/testing/runs';
-import { deleteRun, mayWaitFor, setMotion, setTime } from '../project/commands/runs';
+import { setMotion, setTime } from '../project/commands/motion';
+import { mayWaitFor } from '../project/commands/waits';
+import { joinPath } from '../project/commands/paths';
+import { reverse } from '../project/commands/path-runs';
+import { deleteRun, ownPath } from '../project/commands/runs';
 import { causeway } from '../project/samples';
 import { projectSchema, type Project } from '../project/schema';
 import { loadFrom } from './bake';
@@ -69,5 +73,31 @@ describe('a run that waits for another one', () => {
     const project = setTime(causeway(), { seconds: 9, loops: true });
     expect(project.time).toMatchObject({ seconds: 9, framesPerSecond: 24, loops: true });
     expect(projectSchema.safeParse(setTime(project, { framesPerSecond: 0 })).success).toBe(false);
+  });
+
+  it('waits for nothing when that goes into another path', () => {
+    const project = setMotion(twoPaths(), DRAIN, { after: { run: 'causeway', station: 5 } });
+    const joined = joinPath(project, 'own', 'causeway-line')!;
+    expect(joined.runs.map(({ id }) => id)).toEqual([DRAIN]);
+    expect(joined.runs[0].motion.after).toBeNull();
+    expect(projectSchema.safeParse(joined).success).toBe(true);
+  });
+});
+
+/** The drain along a path of its own. */
+const twoPaths = () => ownPath(causeway(), DRAIN, 'own');
+
+describe('what moves along a path that is turned round', () => {
+  it('goes on as it went: from the same place, the same way, when the same place is reached', async () => {
+    const moving = setMotion(twoPaths(), 'causeway', { from: 'station', station: 30, speed: 0.5 });
+    const project = setMotion(moving, DRAIN, { after: { run: 'causeway', station: 100 } });
+    const turned = reverse(project, 'causeway-line');
+    const { table } = unwrap(await deriver.derive(sourceIn(project, 'causeway')));
+    expect(turned.runs[0].motion).toMatchObject({ from: 'station', speed: -0.5 });
+    expect(turned.runs[0].motion.station).toBeCloseTo(table.length - 30, 6);
+    expect(turned.runs[1].motion.after!.station).toBeCloseTo(table.length - 100, 6);
+    expect(await beginsIn(turned, DRAIN)).toBeCloseTo(await beginsIn(project, DRAIN), 6);
+    const ended = reverse(setMotion(project, 'causeway', { from: 'end', speed: 0 }), 'causeway-line');
+    expect(ended.runs[0].motion).toMatchObject({ from: 'start', speed: 0 });
   });
 });

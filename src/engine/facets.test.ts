@@ -1,7 +1,8 @@
 import { SLICING_STARTS } from '../core/segment/slicing-spec';
 import { unwrap } from '../core/testing/runs';
 import { movePoint } from '../project/commands/paths';
-import { setMotion, setRule, setStep } from '../project/commands/runs';
+import { setMotion } from '../project/commands/motion';
+import { setRule, setStep } from '../project/commands/runs';
 import { causeway } from '../project/samples';
 import type { Project, Run } from '../project/schema';
 import { loadFrom } from './bake';

@@ -18,7 +18,7 @@ export interface RunSource {
 /** A run that another one waits for: until it has grown to a station, metres. */
 export interface Wait {
   readonly curve: CurveSpec;
-  readonly steps: RunSteps;
+  readonly steps: Pick<RunSteps, 'reach' | 'motion'>;
   readonly station: number;
 }
 
@@ -54,7 +54,7 @@ function waitsOf({ runs, paths }: Project, run: Run): readonly Wait[] {
     const other = runs.find(({ id }) => id === wanted);
     const path = other && paths.find(({ id }) => id === other.path);
     if (!other || !path) break;
-    waits.push({ curve: path.curve, steps: other, station });
+    waits.push({ curve: path.curve, steps: { reach: other.reach, motion: other.motion }, station });
     ({ after } = other.motion);
   }
   return waits;

@@ -108,6 +108,31 @@ describe('a quarter turn with winders', () => {
       first += p.length;
     }
   });
+
+  it('has closed risers: every board reaches down to the tread below, which goes on behind it', async () => {
+    const derived = await derive(stairOn(curve));
+    const [treads] = derived.courses;
+    const plan = planCourse(derived, treads, null);
+    const { positions } = buildRunMesh(plan, treads.pieces);
+    let first = 0;
+    const steps = plan.pieces.map(({ form }) => {
+      const own = positions.subarray(first, (first += form.mesh.positions.length));
+      const ys = own.filter((_, i) => i % 3 === 1);
+      const along = form.mesh.positions.filter((_, i) => i % 3 === 0);
+      // Where the board hangs down, as the segment has it.
+      const board = along.filter((_, v) => form.mesh.positions[v * 3 + 1] < form.box.min[1] + 1e-6);
+      return { top: ys.reduce((m, y) => Math.max(m, y)), bottom: ys.reduce((m, y) => Math.min(m, y)), board: [Math.min(...board), Math.max(...board)] as const }; // prettier-ignore
+    });
+    expect(steps).toHaveLength(15);
+    steps.slice(1).forEach(({ bottom, board }, i) => {
+      expect(bottom).toBeLessThan(steps[i].top);
+      expect(bottom).toBeGreaterThan(steps[i].top - 0.04); // it ends in the tread's thickness
+      const overlap = treads.laid.layout.placements[i].overlap;
+      expect(overlap).toBeGreaterThan(0.024);
+      expect(board[0]).toBeGreaterThan(0); // behind the nosing
+      expect(board[0]).toBeLessThan(overlap + 1e-3); // and over what of the tread below goes on
+    });
+  });
 });
 
 describe('a stepped fence', () => {

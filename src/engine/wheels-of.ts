@@ -1,23 +1,30 @@
 import { wheelGuides, type WheelGuide } from '../core/guides/wheel-guides';
 import { reachTowards } from '../core/segment/support';
 import type { Guide, Run } from '../project/schema';
-import { planCourse, type DerivedRun } from './derive';
+import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
 
 /** The wheels that a run goes round, as they stand at `time` seconds (null = finished): those of its pinned course, or of its first. */
 export function wheelsOf(derived: DerivedRun, time: number | null): readonly WheelGuide[] {
   const { source, courses, begins } = derived;
   if (source.curve.kind !== 'belt') return [];
   const course = courses.find(({ laid }) => laid.layout.pinned) ?? courses[0];
-  const { shape, ready, laid } = course;
+  const { shape, ready } = course;
   const support = (y: number, z: number) => reachTowards(ready.support, y, z);
   const gone = time === null ? 0 : Math.max(time - begins, 0) * source.steps.motion.speed;
-  const pins = laid.layout.pinned ? pinsNow() : new Float64Array();
-  return wheelGuides({ curve: source.curve, shape, support, pins, gone });
+  return wheelGuides({
+    curve: source.curve,
+    shape,
+    support,
+    gone,
+    pins: pinsOf(derived, course, gone === 0 ? null : time),
+  });
+}
 
-  function pinsNow(): Float64Array {
-    if (gone === 0) return laid.layout.pinned!.pins;
-    return Float64Array.from(planCourse(derived, course, time).pieces.flatMap(({ place }) => [...(place.pins ?? [])]));
-  }
+/** The places of a course's pins at a time, flat xyz; none where it has none. */
+function pinsOf(derived: DerivedRun, course: DerivedCourse, time: number | null): Float64Array {
+  const { pinned } = course.laid.layout;
+  if (!pinned || time === null) return pinned?.pins ?? new Float64Array();
+  return Float64Array.from(planCourse(derived, course, time).pieces.flatMap(({ place }) => [...(place.pins ?? [])]));
 }
 
 /** The wheels of a run as if each were a guide of the project. */

@@ -1,8 +1,8 @@
 import { buildGuide } from '../core/guides/build-guide';
 import { turned } from '../core/guides/guide-spec';
 import { cross, distance, dot, type Vec3 } from '../core/math/vec3';
-import { beltWheels } from '../core/curve/kinds/belt';
-import { setMotion } from '../project/commands/runs';
+import { beltWheels } from '../core/curve/belt-wheels';
+import { setMotion } from '../project/commands/motion';
 import { manifoldOf } from '../core/testing/manifold';
 import { buildArcTable } from '../core/curve/arc-table';
 import { chordsAlong } from '../core/layout/chords';

@@ -49,20 +49,21 @@ function fillPlace(out: Float64Array, at: number, row: Float64Array, x: number):
   out[at + 15] = 1;
 }
 
-/** The box round all instances, by the corners of their form's. */
+/** The box round all instances, by the corners of their form's: half as far to either side of its middle as its axes reach. */
 export function boxOfInstances(sets: readonly InstanceSet[]): Box {
   const min: [number, number, number] = [Infinity, Infinity, Infinity];
   const max: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const { form, places } of sets) {
     const { min: low, max: high } = form.box;
+    const [x, y, z] = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2, (low[2] + high[2]) / 2];
+    const [rx, ry, rz] = [high[0] - x, high[1] - y, high[2] - z];
     for (let at = 0; at < places.length; at += PLACE_STRIDE)
-      for (let corner = 0; corner < 8; corner++) {
-        const [x, y, z] = [0, 1, 2].map((c) => ((corner >> c) & 1 ? high[c] : low[c])) as [number, number, number];
-        for (let c = 0; c < 3; c++) {
-          const v = places[at + c] * x + places[at + 4 + c] * y + places[at + 8 + c] * z + places[at + 12 + c];
-          if (v < min[c]) min[c] = v;
-          if (v > max[c]) max[c] = v;
-        }
+      for (let c = 0; c < 3; c++) {
+        const [a, b, d] = [places[at + c], places[at + 4 + c], places[at + 8 + c]];
+        const middle = a * x + b * y + d * z + places[at + 12 + c];
+        const reach = Math.abs(a) * rx + Math.abs(b) * ry + Math.abs(d) * rz;
+        if (middle - reach < min[c]) min[c] = middle - reach;
+        if (middle + reach > max[c]) max[c] = middle + reach;
       }
   }
   return { min, max };

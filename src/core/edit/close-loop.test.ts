@@ -1,5 +1,5 @@
 import { buildArcTable } from '../curve/arc-table';
-import { wheelRadius } from '../curve/kinds/belt';
+import { wheelRadius } from '../curve/belt-wheels';
 import type { CurveSpec } from '../curve/registry';
 import type { Vec3 } from '../math/vec3';
 import { chordsAlong } from '../layout/chords';

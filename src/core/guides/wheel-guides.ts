@@ -1,4 +1,4 @@
-import { beltWheels, type BeltWheel } from '../curve/kinds/belt';
+import { beltWheels, type BeltWheel } from '../curve/belt-wheels';
 import type { CurveSpec } from '../curve/registry';
 import { cross, dot, length, normalize, rotate, scale, sub, X_AXIS, type Vec3 } from '../math/vec3';
 import { frameOn } from '../shape/frame-on';

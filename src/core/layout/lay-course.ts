@@ -1,6 +1,6 @@
 import { fail, ok, type Result } from '../math/result';
 import type { SegmentEnd } from '../segment/open-ends';
-import { countForms, formOf, partOfForm, type FormInput, type ShownPart } from '../segment/pieces/plan-forms';
+import { countForms, formOf, type FormInput, type ShownPart } from '../segment/pieces/plan-forms';
 import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../segment/pieces/row-density';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
@@ -117,7 +117,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     const isCutAway = (end: SegmentEnd) =>
       part !== undefined && (end === 'start' ? part.from > 0 : part.to < piece.worn.length);
     const closed = covered.filter((end) => !open.includes(end) && !isCutAway(end));
-    return part ? partOfForm(piece, closed, formInput, part) : formOf(piece, closed, formInput);
+    return formOf(piece, closed, formInput, part);
   };
   const pieces: WornPiece[] = [];
   let vertices = 0;

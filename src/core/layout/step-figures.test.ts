@@ -25,6 +25,10 @@ describe('stepFigures', () => {
     expect(flight.stride).toBeCloseTo(0.6273333333333, 9);
     expect((flight.slope * 180) / Math.PI).toBeCloseTo(36.31246898652, 6);
     expect(flight.headroom).toBeUndefined();
+    expect(flight.fronts).toHaveLength(15);
+    flight.fronts.forEach(([x, y, z], i) =>
+      [x - i * 0.254, y - (i + 1) * flight.riser, z].forEach((off) => expect(off).toBeCloseTo(0, 9)),
+    );
   });
 
   it('have the headroom of a spiral: the rise of a turn less what a tread is thick', () => {

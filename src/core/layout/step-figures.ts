@@ -1,3 +1,4 @@
+import type { Vec3 } from '../math/vec3';
 import { frameOn } from '../shape/frame-on';
 import type { Shape } from '../shape/shape';
 import type { FitSpec } from './fit-registry';
@@ -16,10 +17,15 @@ export interface StepFigures {
   readonly stride: number;
   /** Least clear height over a piece to what of the same flight lies above it, less `thickness`; absent = nothing does. */
   readonly headroom?: number;
+  /** Places on the path at which pieces begin, as high as those are: the line over them is that of the fronts. */
+  readonly fronts: readonly Vec3[];
 }
 
-/** The stride that is comfortable, metres (common practice, no source). */
-export const USUAL_STRIDE = [0.6, 0.64] as const;
+/** The stride that is comfortable, metres, from country to country (Blondel, and DIN 18065; from memory). */
+export const USUAL_STRIDE = [0.6, 0.65] as const;
+
+/** Metres over the line of the fronts that are to be clear: 6 ft 8 in (IRC R311.7.2, from memory). */
+export const CLEAR_HEADROOM = 2.032;
 
 /** Undefined where pieces are not level, or there are no two of different height. `wide` = across the path, `thick` = of a piece, metres. */
 export function stepFigures(
@@ -49,5 +55,6 @@ export function stepFigures(
     risers: climbing + 1,
     ...{ riser, going, slope: Math.atan2(riser, going), stride: 2 * riser + going },
     ...(above.length > 0 && { headroom: Math.min(...above) }),
+    fronts: steps.map(({ x, y, z }): Vec3 => [x, y, z]),
   };
 }

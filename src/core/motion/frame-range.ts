@@ -8,7 +8,7 @@ export interface FrameRange {
 }
 
 /** More frames in one sequence are refused. */
-export const MOST_FRAMES = 20_000;
+export const LONGEST_SEQUENCE = 20_000;
 
 export const frameCount = ({ first, last }: FrameRange): number => last - first + 1;
 

@@ -23,6 +23,10 @@ export interface MotionPose extends Omit<GrowthPose, 'scale'> {
 /** The finished run. */
 export const WHOLE: MotionPose = { about: 0, scale: 1, shift: 0 };
 
+/** Whether a pose is that of the finished run. */
+export const isWhole = ({ scale, shift, window, spans, arrival }: MotionPose): boolean =>
+  scale === 1 && shift === 0 && !window && !spans && !arrival;
+
 /** What is there of a run so many seconds after it began, which may be before; undefined = nothing yet. */
 export function motionPoseAt(motion: MotionSpec, time: number, { reach, round }: Moved): MotionPose | undefined {
   const { growth, easing, speed } = motion;

@@ -9,7 +9,7 @@ import type { ShownPart } from '../segment/pieces/plan-forms';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import { besideShape, movedShape, thickened, type Shape } from '../shape/shape';
 import type { Arrival, Span } from './growth';
-import { motionPoseAt, WHOLE, type MotionPose } from './motion-pose';
+import { isWhole, motionPoseAt, WHOLE, type MotionPose } from './motion-pose';
 import type { MotionSpec } from './motion-spec';
 import { shownSpans } from './shown-spans';
 
@@ -41,13 +41,35 @@ export interface PoseInput {
 
 /** A laid course so many seconds after its run began; null = finished. */
 export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | null): CoursePlan {
-  const { shape, fit, motion, variation } = input;
+  const { shape, motion } = input;
+  const moved = { reach: shape.reach, round: laid.layout.round };
+  const pose = time === null ? WHOLE : motionPoseAt(motion, time, moved);
+  if (!pose) return { fit: input.fit, pieces: [], vertexCount: 0 };
+  return isWhole(pose) ? finishedCourse(laid, input) : movedCourse(laid, input, pose);
+}
+
+/** All pieces where they were laid; written out, for there are many of them and they are posed with every edit. */
+function finishedCourse({ pieces }: LaidCourse, { shape, fit, variation }: PoseInput): CoursePlan {
+  const lookOf = pieceLooks(variation);
+  const posed: PosedPiece[] = [];
+  let vertexCount = 0;
+  for (const laid of pieces) {
+    const { placement, form, worn, station, factor, pins } = laid;
+    const { piece, overlap, up, side } = placement;
+    if (form.mesh.indices.length === 0) continue;
+    vertexCount += form.mesh.positions.length / 3;
+    const place = { station, factor, scale: 1, natural: worn.length, overlap, pins };
+    const own = up === 0 && side === 0 ? shape : besideShape(shape, up, side);
+    posed.push({ form, place, shape: own, laid, look: lookOf(piece) });
+  }
+  return { fit, pieces: posed, vertexCount };
+}
+
+function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pose: MotionPose): CoursePlan {
   const { layout, pieces } = laid;
   const { reach } = shape;
   const end = pieces.reduce((most, piece) => Math.max(most, endOf(piece)), reach.from);
   const period = Math.max(end + layout.gapAfter, reach.to) - reach.from;
-  const pose = time === null ? WHOLE : motionPoseAt(motion, time, { reach, round: layout.round });
-  if (!pose) return { fit, pieces: [], vertexCount: 0 };
   const { about, scale, spans } = pose;
   const shapes = new Map<number, Shape>();
   const shapeAt = (shift: number): Shape => {

@@ -11,10 +11,10 @@ import { findRows } from './rows';
 import { sliceSegment } from './slice';
 
 /**
- * The part of a segment between x = `from` and x = `to` metres, by true cuts, moved to start at 0. Cuts are closed with flat faces
- * when the segment is watertight; they wear the material of the edge they start from. The natural length becomes `to` - `from`.
+ * The part of a segment between x = `from` and x = `to` metres, by true cuts, where it lies: x goes on counting from the segment's start, and it is
+ * as long as before. Cuts are closed with flat faces when the segment is watertight; they wear the material of the edge they start from.
  */
-export function cutBetween(segment: PreparedSegment, from: number, to: number): PreparedSegment {
+export function cutWhereItLies(segment: PreparedSegment, from: number, to: number): PreparedSegment {
   const near = segment.length * ON_PLANE_RELATIVE * 2;
   const planes = [from, to].filter((x) => x > near && x < segment.length - near);
   if (planes.length === 0) return segment;
@@ -31,18 +31,14 @@ export function cutBetween(segment: PreparedSegment, from: number, to: number): 
     if (from > near) mesh = closeAt(mesh, from, near, -1);
     if (to < segment.length - near) mesh = closeAt(mesh, to, near, 1);
   }
-  const start = Math.max(from, 0);
-  const moved = mesh.positions.map((v, i) => (i % 3 === 0 ? v - start : v));
-  const sorted = usedVertices({ ...mesh, positions: moved });
-  const length = Math.min(to, segment.length) - start;
-  const rows = findRows(sorted.positions, length);
+  const sorted = usedVertices(mesh);
+  const rows = findRows(sorted.positions, segment.length);
   const stiff = segment.stiff
-    .map((zone) => ({ from: Math.max(zone.from - start, 0), to: Math.min(zone.to - start, length) }))
+    .map((zone) => ({ from: Math.max(zone.from, from), to: Math.min(zone.to, to) }))
     .filter((zone) => zone.to > zone.from);
   return {
     ...segment,
     mesh: sorted,
-    length,
     box: boxOf(sorted.positions),
     rows,
     endsMatch: endsMatch({ mesh: sorted, rows }),
@@ -50,14 +46,16 @@ export function cutBetween(segment: PreparedSegment, from: number, to: number): 
   };
 }
 
-/** The part of a segment between two x, by true cuts, where it lies: x goes on counting from the segment's start, and it is as long as before. */
-export function cutWhereItLies(segment: PreparedSegment, from: number, to: number): PreparedSegment {
-  const cut = cutBetween(segment, from, to);
+/** The same part, moved to start at 0; its natural length becomes `to` - `from`. */
+export function cutBetween(segment: PreparedSegment, from: number, to: number): PreparedSegment {
+  const cut = cutWhereItLies(segment, from, to);
+  if (cut === segment) return segment;
   const start = Math.max(from, 0);
-  if (cut === segment || start === 0) return cut === segment ? segment : { ...cut, length: segment.length };
-  const positions = cut.mesh.positions.map((v, i) => (i % 3 === 0 ? v + start : v));
-  const stiff = cut.stiff.map((zone) => ({ from: zone.from + start, to: zone.to + start }));
-  return { ...cut, mesh: { ...cut.mesh, positions }, length: segment.length, box: boxOf(positions), stiff };
+  const length = Math.min(to, segment.length) - start;
+  if (start === 0) return { ...cut, length };
+  const positions = cut.mesh.positions.map((v, i) => (i % 3 === 0 ? v - start : v));
+  const stiff = cut.stiff.map((zone) => ({ from: zone.from - start, to: zone.to - start }));
+  return { ...cut, mesh: { ...cut.mesh, positions }, length, box: boxOf(positions), stiff };
 }
 
 /** The part of a segment before x = `at` metres, by a true cut. */

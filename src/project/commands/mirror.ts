@@ -45,7 +45,8 @@ export function addMirrored(
     curve: mirrored,
   });
   const courses = run.courses.map((course) => ({
-    ...mirroredCourse(course),
+    ...course,
+    ...onOtherSide(course),
     ...mapParts(course, (id) => idOf.get(id) ?? id),
   }));
   return changeRun(added, ids.run, { courses, reach: run.reach, shape: mirroredShape(run.shape, axis) });
@@ -65,25 +66,15 @@ const OTHER_SIDE = { own: 'own', left: 'right', middle: 'middle', right: 'left' 
 export function copyToOtherSide(project: Project, run: string, course: string, newId: string): Project {
   const own = project.runs.find(({ id }) => id === run)?.courses.find(({ id }) => id === course);
   if (!own) return project;
-  return setCourse(
-    copyCourse(project, run, course, newId),
-    { run, course: newId },
-    {
-      ...mirroredCourse(own),
-      id: newId,
-      locked: false,
-      mirrored: !own.mirrored,
-      name: `${courseName(project, own).slice(0, 180)}, other side`,
-    },
-  );
+  const name = `${courseName(project, own).slice(0, 180)}, other side`;
+  const other = { ...onOtherSide(own), mirrored: !own.mirrored, name };
+  return setCourse(copyCourse(project, run, course, newId), { run, course: newId }, other);
 }
 
-/** What turns or lies to a side does so the other way. */
-function mirroredCourse(course: Course): Course {
-  const { align, laying, side } = course;
+/** What of a course turns or lies to a side, the other way. */
+function onOtherSide({ align, laying, side }: Course): Pick<Course, 'align' | 'laying' | 'side'> {
   const { everyOther, pieces } = laying;
   return {
-    ...course,
     side: against(side),
     align: { ...align, side: OTHER_SIDE[align.side] },
     laying: {

@@ -4,6 +4,7 @@ import { pathLength } from '../../core/curve/path-length';
 import type { CurveSpec } from '../../core/curve/registry';
 import type { Path, Project, Run } from '../schema';
 import { changeCurve } from './paths';
+import { reversedMotions } from './motion';
 import { reversedPlugs } from './plugs';
 
 const lengthOf = (curve: CurveSpec): number => pathLength(curve) ?? 0;
@@ -16,20 +17,21 @@ const withReach = (run: Run, from: number | null, to: number | null): Run => ({
   reach: { from, to },
 });
 
-/** A path run through the other way; what its runs reach of it stays where it is. */
+/** A path run through the other way; what its runs reach of it stays where it is, and they move as they did. */
 export function reverse(project: Project, id: string): Project {
   const path = project.paths.find((p) => p.id === id);
   if (!path) return project;
   const length = lengthOf(path.curve);
   const other = (station: number | null) => (station === null ? null : Math.max(toNanometres(length - station), 0));
   const turned = changeCurve(project, id, reversePath);
-  return {
+  const reached = {
     ...turned,
     paths: turned.paths.map((p) => (p.id === id ? reversedPlugs(p) : p)),
     runs: project.runs.map((run) =>
       run.path === id ? withReach(run, other(run.reach.to), other(run.reach.from)) : run,
     ),
   };
+  return reversedMotions(reached, id, length);
 }
 
 /**

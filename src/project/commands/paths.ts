@@ -9,6 +9,7 @@ import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { dot, normalize, scale, type Vec3 } from '../../core/math/vec3';
 import { laysSegment, type Path, type Project } from '../schema';
 import { setStep } from './runs';
+import { withoutLostWaits } from './waits';
 
 export const addPath = (project: Project, path: Path): Project => ({ ...project, paths: [...project.paths, path] });
 
@@ -109,12 +110,12 @@ export function joinPath(project: Project, id: string, otherId: string): Project
   const joined = other && changedOr(project, id, (curve) => joinPaths(curve, other.curve));
   if (!joined) return undefined;
   const runs = joined.runs.filter((run) => run.path !== otherId);
-  return {
+  return withoutLostWaits({
     ...joined,
     paths: joined.paths.filter((p) => p.id !== otherId),
     runs,
     segments: joined.segments.filter(({ id: segment }) => runs.some((run) => laysSegment(run, segment))),
-  };
+  });
 }
 
 export const extend = (project: Project, id: string, end: 'start' | 'end', position: Vec3): Project =>

@@ -1,8 +1,7 @@
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import { layingRule, type RuleSpec } from '../../core/layout/registry';
-import type { MotionSpec } from '../../core/motion/motion-spec';
-import type { TimeSpec } from '../../core/motion/time-spec';
 import type { RunSteps } from '../../core/motion/run-spec';
+import { withoutLostWaits } from './waits';
 import { courseOf, laysSegment, type Course, type Path, type Project, type Run } from '../schema';
 
 export const addRun = (project: Project, run: Run): Project => ({ ...project, runs: [...project.runs, run] });
@@ -21,26 +20,6 @@ export function setStep<K extends Exclude<keyof RunSteps, 'motion'>>(
 ): Project {
   const run = project.runs.find((r) => r.id === id);
   return run ? changeRun(project, id, { [step]: { ...run[step], ...change } }) : project;
-}
-
-export function setMotion(project: Project, id: string, change: Partial<MotionSpec>): Project {
-  const run = project.runs.find((r) => r.id === id);
-  return run ? changeRun(project, id, { motion: { ...run.motion, ...change } }) : project;
-}
-
-export const setTime = (project: Project, change: Partial<TimeSpec>): Project => ({
-  ...project,
-  time: { ...project.time, ...change },
-});
-
-/** Runs that may wait for another one: not for itself, nor for one that waits for it. */
-export function mayWaitFor({ runs }: Project, id: string): readonly Run[] {
-  const waits = (run: Run, left: number): boolean => {
-    if (run.id === id) return true;
-    const next = runs.find((other) => other.id === run.motion.after?.run);
-    return left > 0 && next !== undefined && waits(next, left - 1);
-  };
-  return runs.filter((run) => !waits(run, runs.length));
 }
 
 /** A run and a course of it, by their ids; without the course's its first. */
@@ -73,15 +52,13 @@ export const setRule = (project: Project, at: CourseAt, rule: Pick<RuleSpec, 'ki
 
 /** Takes a run away, and the segment and path that no other run uses. */
 export function deleteRun(project: Project, id: string): Project {
-  const runs = project.runs
-    .filter((run) => run.id !== id)
-    .map((run) => (run.motion.after?.run === id ? { ...run, motion: { ...run.motion, after: null } } : run));
-  return {
+  const runs = project.runs.filter((run) => run.id !== id);
+  return withoutLostWaits({
     ...project,
     runs,
     segments: project.segments.filter((s) => runs.some((run) => laysSegment(run, s.id))),
     paths: project.paths.filter((p) => runs.some((run) => run.path === p.id)),
-  };
+  });
 }
 
 /** The runs in another order: the one with this id where another one was. */

@@ -10,6 +10,7 @@ import { ChoosingBox } from './ChoosingBox';
 import { FindingMarks } from './FindingMarks';
 import { GridNote } from './GridNote';
 import { GuideDisc } from './GuideDisc';
+import { HeadroomLine } from './HeadroomLine';
 import { PathOverlay } from './PathOverlay';
 import { PenOverlay } from './PenOverlay';
 import { RulerOverlay } from './RulerOverlay';
@@ -101,6 +102,7 @@ export function BentView() {
       >
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         <PieceMark viewport={viewport} />
+        {result && run?.visible && <HeadroomLine viewport={viewport} />}
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
         {result && run?.visible && <FindingMarks viewport={viewport} path={result.path} />}

@@ -3,7 +3,7 @@
 import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import { Box, Button, IconButton, Popover, Typography } from '@mui/material';
 import { MOST_SECONDS, playedOf, type TimeSpec } from '../../core/motion/time-spec';
-import { setTime } from '../../project/commands/runs';
+import { setTime } from '../../project/commands/motion';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
 import { seconds, whole } from '../format';

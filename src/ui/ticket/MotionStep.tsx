@@ -4,7 +4,7 @@ import { Box, Typography } from '@mui/material';
 import { EASINGS, easingOf } from '../../core/motion/easing-registry';
 import { growthOf, GROWTHS } from '../../core/motion/growth-registry';
 import type { MotionSpec } from '../../core/motion/motion-spec';
-import { setMotion } from '../../project/commands/runs';
+import { setMotion } from '../../project/commands/motion';
 import { ChoiceField } from '../fields/ChoiceField';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';

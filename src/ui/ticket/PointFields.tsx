@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Typography } from '@mui/material';
-import { WHEEL_RADIUS, wheelRadius } from '../../core/curve/kinds/belt';
+import { WHEEL_RADIUS, wheelRadius } from '../../core/curve/belt-wheels';
 import { controlsAt } from '../../core/curve/kinds/compile-mixed';
 import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';

@@ -33,7 +33,7 @@ export function RuleCards({ chosen, outcomes, onChoose }: RuleCardsProps) {
                 key={kind}
                 label={label}
                 hint={hint}
-                {...(outcome && { consequence: consequence(rule, outcome) })}
+                {...(outcomes && { consequence: outcome ? consequence(rule, outcome) : 'cannot be laid here' })}
                 isChosen={chosen === kind}
                 onChoose={() => onChoose(kind)}
               />
@@ -57,7 +57,7 @@ export function consequence(
   const percent = (stretch.greatest - 1) * 100;
   const evened = signed(percentText(percent), percent);
   if (pitch !== undefined) return `${whole(count)} · pitch ${metres(pitch)}`;
-  if (count === 1) return stretch.greatest >= 2 ? times(stretch.greatest) : evened;
+  if (count === 1 && stretch.greatest >= 2) return `1 · ${times(stretch.greatest)}`;
   if (remainder !== 0 && !mayLeaveBare)
     return `${whole(count)} · ${metres(Math.abs(remainder))} ${remainder > 0 ? 'left' : 'over'}`;
   if (tells === 'stretch' || Math.abs(percent) >= 0.005) return `${whole(count)} · ${evened}`;

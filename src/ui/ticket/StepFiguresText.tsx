@@ -1,5 +1,5 @@
 import { Typography } from '@mui/material';
-import { USUAL_STRIDE, type StepFigures } from '../../core/layout/step-figures';
+import { CLEAR_HEADROOM, USUAL_STRIDE, type StepFigures } from '../../core/layout/step-figures';
 import { degrees, metres, whole } from '../format';
 
 /** What a flight of steps comes to, with the rule of thumb beside its usual band. */
@@ -11,7 +11,8 @@ export function StepFiguresText({ steps }: { steps: StepFigures }) {
     <Typography variant="body2" color="text.secondary">
       {whole(risers)} risers of {millimetres(riser)} · going {millimetres(going)} · slope {degrees(slope)} · two risers
       and a going {millimetres(stride)} (usual: {whole(least * 1000)} to {whole(most * 1000)})
-      {headroom !== undefined && ` · headroom ${metres(headroom)}`}
+      {headroom !== undefined && ` · headroom ${metres(headroom)}`}. The dashed line is {metres(CLEAR_HEADROOM)} over
+      the fronts, which is the least that is usual.
     </Typography>
   );
 }

@@ -2,7 +2,7 @@
 
 import { Button, Typography } from '@mui/material';
 import { alikeAfter, roundOf } from '../../core/motion/loop-round';
-import { setMotion } from '../../project/commands/runs';
+import { setMotion } from '../../project/commands/motion';
 import type { Run } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
 import { metres, seconds } from '../format';

@@ -1,6 +1,7 @@
 'use client';
 
-import { mayWaitFor, setMotion } from '../../project/commands/runs';
+import { setMotion } from '../../project/commands/motion';
+import { mayWaitFor } from '../../project/commands/waits';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';

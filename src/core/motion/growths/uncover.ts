@@ -22,13 +22,16 @@ export const uncover = defineGrowth({
   passes: ({ tip }) => (tip > 0 ? 'all' : 'own'),
   seconds: ({ seconds }) => seconds,
   poseAt({ tip }, share, { reach: { from, to }, origin }) {
-    const [a, b] = [origin - share * (origin - from), origin + share * (to - origin)];
+    const [start, end] = [origin - share * (origin - from), origin + share * (to - origin)];
     // A tip is no longer than what has grown on its side.
-    const [left, right] = [a > from ? Math.min(tip, origin - a) : 0, b < to ? Math.min(tip, b - origin) : 0];
+    const [left, right] = [
+      start > from ? Math.min(tip, origin - start) : 0,
+      end < to ? Math.min(tip, end - origin) : 0,
+    ];
     const spans: readonly Span[] = [
-      { from, to: from + left, shift: a - from },
-      { from: a + left, to: b - right, shift: 0 },
-      { from: to - right, to, shift: b - to },
+      { from, to: from + left, shift: start - from },
+      { from: start + left, to: end - right, shift: 0 },
+      { from: to - right, to, shift: end - to },
     ];
     return { spans: spans.filter((span) => span.to > span.from) };
   },

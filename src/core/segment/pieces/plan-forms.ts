@@ -1,5 +1,5 @@
 import { firstAfter } from '../../math/first-after';
-import { cutOff, cutWhereItLies } from '../cut-off';
+import { cutWhereItLies } from '../cut-off';
 import { openEnds, type SegmentEnd } from '../open-ends';
 import { askedPlanes, evenPlanes } from './plan-slices';
 import { MAX_SLICES, type SlicingSpec } from '../slicing-spec';
@@ -39,37 +39,38 @@ export interface ShownPart {
   readonly to: number;
 }
 
-/** The form of its segment of which only a part shows, by true cuts. It is made anew every time: while something grows there is another one in every frame. */
-export function partOfForm(
+/**
+ * The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. One of which only a part
+ * shows, by true cuts, is made anew every time: while something grows there is another one in every frame.
+ */
+export function formOf(
   piece: LaidPiece,
   ends: readonly SegmentEnd[],
   input: FormInput,
-  { from, to }: ShownPart,
+  part?: ShownPart,
 ): PreparedSegment {
   const { worn, cutAt } = piece;
-  const { planes, longest, edges } = planesOf(piece, input);
-  const last = Math.min(to, cutAt ?? Infinity);
-  const near = worn.length * EDGE * 2;
-  const isIn = (x: number) => x > from + near && x < last - near;
-  const part = cutWhereItLies(worn, from, last);
-  const kept = planes.map((x, i) => (isIn(x) ? i : -1)).filter((i) => i >= 0);
-  const sliced = sliceSegment(
-    part,
-    Float64Array.from(kept, (i) => planes[i]),
-    longest.length > 0 ? Float64Array.from(kept, (i) => longest[i]) : longest,
-  );
-  return splitRows(openEnds(sliced, ends), edges.filter(isIn));
+  const planes = planesOf(piece, input);
+  if (part) return madeForm(piece, planes, ends, { from: part.from, to: Math.min(part.to, cutAt ?? Infinity) });
+  const key = `${planes.planes.join()}:${planes.longest[0] ?? ''}:${planes.edges.join()}:${ends.join()}:${cutAt ?? ''}`;
+  const whole = cutAt === undefined ? undefined : { from: 0, to: cutAt };
+  return input.forms.get(worn, key, () => madeForm(piece, planes, ends, whole));
 }
 
-/** The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. */
-export function formOf(piece: LaidPiece, ends: readonly SegmentEnd[], input: FormInput): PreparedSegment {
-  const { worn, cutAt } = piece;
-  const { planes, longest, edges } = planesOf(piece, input);
-  const key = `${planes.join()}:${longest[0] ?? ''}:${edges.join()}:${ends.join()}:${cutAt ?? ''}`;
-  return input.forms.get(worn, key, () => {
-    const whole = cutAt === undefined ? worn : cutOff(worn, cutAt);
-    return splitRows(openEnds(sliceSegment(whole, planes, longest), ends), edges);
-  });
+function madeForm(
+  { worn }: LaidPiece,
+  { planes, longest, edges }: Planes,
+  ends: readonly SegmentEnd[],
+  part: ShownPart | undefined,
+): PreparedSegment {
+  if (!part) return splitRows(openEnds(sliceSegment(worn, planes, longest), ends), edges);
+  // Planes beside the part have nothing to cut.
+  const near = worn.length * EDGE * 2;
+  const isIn = (x: number) => x > part.from + near && x < part.to - near;
+  const kept = [...planes.keys()].filter((i) => isIn(planes[i]));
+  const pick = (of: Float64Array) => Float64Array.from(of.length > 0 ? kept : [], (i) => of[i]);
+  const sliced = sliceSegment(cutWhereItLies(worn, part.from, part.to), pick(planes), pick(longest));
+  return splitRows(openEnds(sliced, ends), edges.filter(isIn));
 }
 
 interface Planes {
