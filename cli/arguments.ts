@@ -1,9 +1,10 @@
 import { parseArgs } from 'node:util';
 import { LONGEST_SEQUENCE } from '../src/core/motion/frame-range';
+import { MANNER_DEFAULTS, MOST_OF_MANNER, type Manner } from '../src/engine/moving-objects';
 import { REPEATED, type Repeated } from '../src/formats/format';
-import { extensionOf } from '../src/formats/registry';
+import { extensionOf, WRITERS } from '../src/formats/registry';
 
-export const USAGE = `Usage: rattan bake project.json --out FILE.glb|.obj|.stl [options]
+export const USAGE = `Usage: rattan bake project.json --out FILE.glb|.obj|.ply|.stl [options]
 
 Works out the final geometry of a project's visible runs and writes it to a file.
 
@@ -17,9 +18,15 @@ Works out the final geometry of a project's visible runs and writes it to a file
   --frames-range A-B  a sequence: the frames from A to B, the first of the time being 1, each in a file
                    of its own with its number in its name, or all in one --out FILE.zip
   --fps F          frames per second of the sequence; without it, the project's own
-  --format F       with --out FILE.zip: glb (the default), obj or stl
+  --format F       with --out FILE.zip: glb (the default), obj, ply or stl
+  --moving HOW     with --out FILE.glb: one file that moves; what bends hangs on joints, or goes from shape
+                   to shape (shapes), and pieces that keep their shape are nodes
+  --most N         joints or shapes a course, about (64 and 24 without it)
   --frames N       with --report: N frames evenly spaced along each path (2 to 100000)
 `;
+
+/** Endings of files that are written. */
+const ENDINGS = WRITERS.map(({ extensions }) => extensions[0]);
 
 export interface BakeArguments {
   readonly project: string;
@@ -32,6 +39,8 @@ export interface BakeArguments {
   readonly repeated: Repeated;
   /** Of a sequence. */
   readonly range: { readonly first: number; readonly last: number; readonly framesPerSecond?: number } | undefined;
+  /** One GLB that moves, and how. */
+  readonly moving: Manner | undefined;
   /** Of the files that are written. */
   readonly extension: string;
 }
@@ -55,10 +64,13 @@ export function readArguments(args: readonly string[]): BakeArguments {
   const isZip = ending === 'zip';
   if (isZip && !range) throw new UsageError(`--out ${values.out}: a zip holds a sequence, by --frames-range A-B.`);
   const extension = isZip ? (values.format ?? 'glb') : ending;
-  if (!['glb', 'obj', 'stl'].includes(extension)) {
-    if (isZip) throw new UsageError(`--format ${extension}: take glb, obj or stl.`);
-    throw new UsageError(`--out ${values.out}: the file must end in .glb, .obj or .stl.`);
+  if (!ENDINGS.includes(extension)) {
+    if (isZip) throw new UsageError(`--format ${extension}: take ${ENDINGS.join(', ')}.`);
+    throw new UsageError(`--out ${values.out}: the file must end in ${ENDINGS.map((own) => `.${own}`).join(', ')}.`);
   }
+  const moving = movingOf(values.moving, values.most);
+  if (moving && (!range || extension !== 'glb' || isZip))
+    throw new UsageError('--moving makes one .glb of the frames of --frames-range A-B.');
   if (range && values.time !== undefined) throw new UsageError('--time is one moment, --frames-range many: take one.');
   if (range && values.report) throw new UsageError('--report is of one state: leave out --frames-range.');
   const frames = number(values.frames, '--frames', (n) => Number.isInteger(n) && n >= 2 && n <= 100_000) ?? 0;
@@ -74,6 +86,7 @@ export function readArguments(args: readonly string[]): BakeArguments {
     guides: values.guides === true,
     repeated: repeatedOf(values.repeated),
     range,
+    moving,
     extension,
   };
 }
@@ -94,6 +107,8 @@ function parse(args: readonly string[]) {
         'frames-range': { type: 'string' },
         fps: { type: 'string' },
         format: { type: 'string' },
+        moving: { type: 'string' },
+        most: { type: 'string' },
       },
     });
   } catch (error) {
@@ -112,6 +127,14 @@ function rangeOf(text: string | undefined, framesPerSecond: number | undefined):
       `--frames-range ${text}: two numbers from 1 on, such as 1-120, at most ${LONGEST_SEQUENCE} frames.`,
     );
   return { first, last, ...(framesPerSecond !== undefined && { framesPerSecond }) };
+}
+
+function movingOf(text: string | undefined, most: string | undefined): Manner | undefined {
+  const count = number(most, '--most', (n) => Number.isInteger(n) && n >= 2 && n <= MOST_OF_MANNER);
+  if (text === undefined && most !== undefined) throw new UsageError('--most needs --moving HOW.');
+  if (text === undefined) return undefined;
+  if (text !== 'joints' && text !== 'shapes') throw new UsageError(`--moving ${text}: take joints or shapes.`);
+  return { by: text, most: count ?? MANNER_DEFAULTS[text] };
 }
 
 function repeatedOf(text: string | undefined): Repeated {

@@ -3,14 +3,13 @@ import { dirname, resolve } from 'node:path';
 import { bakeFiles, loadFrom } from '../src/engine/bake';
 import { Deriver } from '../src/engine/derive';
 import { problemWords } from '../src/engine/problem-words';
-import type { Problem } from '../src/core/math/result';
 import { extensionOf } from '../src/formats/registry';
 import { parseProjectFile } from '../src/project/project-file';
+import { say, tell } from './say';
 import { bakeSequence } from './sequence';
+import { bakeOneMoving } from './moving';
 import { writeFiles } from './write-files';
 import { readArguments, USAGE, UsageError, type BakeArguments } from './arguments';
-
-const say = (text: string) => process.stderr.write(`${text}\n`);
 
 /** Runs the command line; returns the exit code: 0 done, 1 failed, 2 not understood. */
 export async function main(args: readonly string[]): Promise<number> {
@@ -39,6 +38,7 @@ async function bake(args: BakeArguments): Promise<number> {
   const target = resolve(out);
   const name = target.slice(dirname(target).length + 1, -(extensionOf(out).length + 1));
   const deriver = new Deriver(loadFrom(assets), async (id) => assets.get(id));
+  if (args.range && args.moving) return bakeOneMoving(args, { project, deriver, target, name });
   if (args.range) {
     const problems = await bakeSequence(args, { project, deriver, target, name });
     return problems ? tell(file, problems) : 0;
@@ -51,9 +51,4 @@ async function bake(args: BakeArguments): Promise<number> {
   if (report)
     await writeFile(report, JSON.stringify({ project: project.name, runs: baked.value.reports }, null, 2) + '\n');
   return 0;
-}
-
-function tell(file: string, problems: readonly Problem[]): number {
-  for (const problem of problems) say(`rattan: ${file}: ${problemWords(problem)}`);
-  return 1;
 }

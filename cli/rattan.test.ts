@@ -120,12 +120,24 @@ describe('rattan bake of a sequence', () => {
     for (const bytes of Object.values(files)) expect(Buffer.from(bytes.subarray(0, 4)).toString()).toBe('glTF');
   });
 
+  it('writes one GLB that moves, and says how far it is off', () => {
+    const moving = ['--moving', 'joints', '--most', '30', '--frames-range', '1-9'];
+    const { status, stderr } = rattan('bake', project, '--out', 'moves.glb', ...moving, ...growing);
+    expect([status, stderr]).toEqual([0, expect.stringMatching(/30 joints, 0 shapes; off by up to [\d.]+ mm/)]);
+    const bytes = readFileSync(join(folder, 'moves.glb'));
+    const json = JSON.parse(bytes.subarray(20, 20 + bytes.readUInt32LE(12)).toString()) as { animations: unknown[] };
+    expect(json.animations).toHaveLength(1);
+  });
+
   it.each([
     [['--out', 's.zip'], /a zip holds a sequence/],
     [['--out', 's.glb', '--frames-range', '5-2'], /two numbers from 1 on/],
     [['--out', 's.glb', '--frames-range', '1-3', '--time', '2'], /take one/],
     [['--out', 's.glb', '--fps', '12'], /--fps needs --frames-range/],
-    [['--out', 's.zip', '--frames-range', '1-3', '--format', 'ply'], /take glb, obj or stl/],
+    [['--out', 's.zip', '--frames-range', '1-3', '--format', 'fbx'], /take glb, obj, ply, stl/],
+    [['--out', 's.glb', '--moving', 'joints'], /--moving makes one .glb/],
+    [['--out', 's.glb', '--frames-range', '1-3', '--moving', 'bones'], /take joints or shapes/],
+    [['--out', 's.glb', '--frames-range', '1-3', '--most', '9'], /--most needs --moving/],
   ])('ends with 2 and says what it does not understand: %j', (args, words) => {
     const { status, stderr } = rattan('bake', project, ...args);
     expect(status).toBe(2);

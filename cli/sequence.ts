@@ -10,7 +10,7 @@ import type { Project } from '../src/project/schema';
 import type { BakeArguments } from './arguments';
 import { writeFiles } from './write-files';
 
-interface Opened {
+export interface Opened {
   readonly project: Project;
   readonly deriver: Deriver;
   readonly target: string;

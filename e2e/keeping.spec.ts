@@ -198,6 +198,14 @@ for (const theme of ['light', 'dark'] as const) {
       await page.waitForTimeout(250);
       await check();
     }
+    await page
+      .getByRole('navigation', { name: 'Runs' })
+      .getByRole('button', { name: /^Lamp cord/ })
+      .click();
+    await page.getByRole('group', { name: 'The straight view shows' }).getByRole('button', { name: 'Time' }).click();
+    await page.getByRole('slider', { name: 'Key of Point 4 at 1.00 s' }).click();
+    await check();
+    await page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: /^Causeway/ }).first().click(); // prettier-ignore
     await page.getByRole('button', { name: 'Export' }).click();
     await page.waitForTimeout(400);
     await check();

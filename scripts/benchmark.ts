@@ -37,6 +37,7 @@ import { planAt } from '../src/engine/testing/sources';
 import { glb } from '../src/formats/glb';
 import { JOB_DEFAULTS, MADE_PREPARE } from '../src/project/defaults';
 import { saltgrassLanding } from '../src/project/samples';
+import { benchmarkMotion } from './benchmark-motion';
 
 /**
  * The fastest round of each, milliseconds. They take turns for some seconds: a neighbour on the same processor core slows plain
@@ -414,6 +415,9 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
   say(`${road.lay().placements.length} pieces of road on ${(road.length / 1000).toFixed(0)} km laid`, ms(pieces));
   say('the same with every piece its rows planned and sliced', ms(plan));
 }
+
+// (13) Motion: played by the core, in one file, and as a sequence.
+await benchmarkMotion(say);
 
 function around(t: number): Vec3 {
   const r = 120 + 20 * Math.sin(6 * Math.PI * t);

@@ -39,7 +39,18 @@ await picture('straight-view', async (page) => {
   await page.mouse.up();
   await page.mouse.move(1010, 640);
 });
-await picture('export', (page) => page.getByRole('button', { name: 'Export' }).click());
+await picture('export', async (page) => {
+  await page
+    .getByRole('navigation', { name: 'Runs' })
+    .getByRole('button', { name: /^Honeysuckle/ })
+    .click();
+  await page.getByRole('button', { name: 'Export' }).click();
+  await page.getByRole('tab', { name: 'Mesh that moves' }).click();
+  await page.getByRole('combobox', { name: 'Runs' }).click();
+  await page.getByRole('option', { name: 'only Honeysuckle' }).click();
+  await page.getByRole('button', { name: 'Work it out' }).click();
+  await page.getByText(/Off by up to/).waitFor({ timeout: 60_000 });
+});
 await picture('shelf', (page) => page.getByRole('button', { name: 'Saltgrass Landing' }).click());
 await picture('dark', async (page) => {
   await page.getByRole('button', { name: 'Dark theme' }).click();
@@ -63,14 +74,6 @@ await picture('section', async (page) => {
   await page.getByRole('option', { name: 'same path as Causeway' }).click();
   await page.getByRole('button', { name: 'Own cross-section' }).click();
   await page.getByRole('button', { name: 'Draw the cross-section' }).click();
-  await page.getByRole('button', { name: 'Corner 2' }).focus();
-});
-await picture('profile', async (page) => {
-  await page.getByRole('button', { name: 'Add a run' }).click();
-  await page.getByRole('combobox', { name: 'Path' }).click();
-  await page.getByRole('option', { name: 'same path as Causeway' }).click();
-  await page.getByRole('button', { name: 'Own turned profile' }).click();
-  await page.getByRole('button', { name: 'Draw the profile' }).click();
   await page.getByRole('button', { name: 'Corner 2' }).focus();
 });
 await picture('belt', async (page) => {
@@ -149,12 +152,23 @@ await picture('pieces', async (page) => {
   await course(page, 'Beacon stair', 'Treads');
   await page.getByRole('button', { name: 'Pieces and parts as tables' }).click();
 });
-await picture('motion', async (page) => {
-  await choose(page, 'Beacon stair');
-  await page.getByRole('button', { name: /^5\s*Motion/ }).click();
-  const time = page.getByRole('slider', { name: 'Time' });
-  await time.focus();
+const goTo = async (page: Page, frames: number) => {
+  await page.getByRole('slider', { name: 'Time' }).focus();
   await page.keyboard.press('Home');
-  for (let frame = 0; frame < 60; frame++) await page.keyboard.press('ArrowRight');
+  for (let frame = 0; frame < frames; frame++) await page.keyboard.press('ArrowRight');
+};
+await picture('motion', async (page) => {
+  await choose(page, 'Honeysuckle');
+  await page.getByRole('button', { name: /^5\s*Motion/ }).click();
+  await goTo(page, 58); // 40 % of its six seconds
+  await page.getByRole('button', { name: 'Only the result' }).click();
+});
+await picture('keys', async (page) => {
+  await choose(page, 'Lamp cord');
+  await page.getByRole('group', { name: 'The straight view shows' }).getByRole('button', { name: 'Time' }).click();
+  await goTo(page, 24);
+  await page.getByRole('slider', { name: 'Key of Point 4 at 1.00 s' }).click();
+  await page.getByRole('button', { name: /^Then/ }).click();
+  await page.getByRole('radio', { name: 'Own curve' }).click();
 });
 await browser.close();

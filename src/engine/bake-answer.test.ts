@@ -46,7 +46,19 @@ describe('POST /api/bake', () => {
     expect(Object.keys(files)).toEqual(names);
   });
 
+  it('answers with one GLB that moves, and says how far it is off', async () => {
+    const answer = await ask('?run=Kerb%20drain&fps=6&moving=joints&most=20');
+    expect(answer.headers.get('content-type')).toBe('model/gltf-binary');
+    expect(Number(answer.headers.get('x-rattan-off'))).toBeGreaterThan(0);
+    const bytes = Buffer.from(await answer.arrayBuffer());
+    const json = JSON.parse(bytes.subarray(20, 20 + bytes.readUInt32LE(12)).toString()) as {
+      skins: { joints: unknown[] }[];
+    };
+    expect(json.skins[0].joints).toHaveLength(20);
+  });
+
   it.each([
+    ['?moving=bones', body, 400, 'query.invalid'],
     ['?framesRange=4-2', body, 400, 'query.invalid'],
     ['?framesRange=one', body, 400, 'query.invalid'],
     ['?format=png', body, 400, 'query.invalid'],

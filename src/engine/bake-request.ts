@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import type { Problem } from '../core/math/result';
-import { LONGEST_SEQUENCE } from '../core/motion/frame-range';
-import { REPEATED } from '../formats/format';
+import { LONGEST_SEQUENCE, rangeOf, type FrameRange } from '../core/motion/frame-range';
+import { REPEATED, type NamedBytes } from '../formats/format';
 import { WRITERS } from '../formats/registry';
 import { zipFiles } from '../formats/zip';
+import type { Project } from '../project/schema';
 import { parseProjectFile } from '../project/project-file';
 import { bakeFiles, loadFrom } from './bake';
+import { bakeMoving } from './bake-moving';
+import { MANNER_DEFAULTS, MOST_OF_MANNER } from './moving-objects';
 import { zipSequence } from './zip-sequence';
 import { Deriver } from './derive';
 import { problemWords } from './problem-words';
@@ -24,6 +27,9 @@ export const bakeQuery = z.strictObject({
     .refine(([first, last]) => last >= first && last - first < LONGEST_SEQUENCE, 'from a frame to a later one')
     .optional(),
   fps: z.coerce.number().min(1).max(240).optional(),
+  /** One GLB of those frames that moves, and about how many joints or shapes a course has. */
+  moving: z.enum(['joints', 'shapes']).optional(),
+  most: z.coerce.number().int().min(2).max(MOST_OF_MANNER).optional(),
 });
 
 /** Vertices of one bake: it takes some 350 bytes for each. */
@@ -47,23 +53,46 @@ const jsonAnswer = (status: number, value: unknown): Answer => ({
 
 const zipHeaders = { 'content-type': 'application/zip', 'content-disposition': 'attachment; filename="rattan.zip"' };
 
+const fileHeaders = ({ name }: NamedBytes, extension: string) => ({
+  'content-type': WRITERS.find((f) => f.extensions[0] === extension)!.mime,
+  'content-disposition': `attachment; filename="${name}"`,
+});
+
 /** Problems with their words. */
 export const refusal = (status: number, problems: readonly Problem[]): Answer =>
   jsonAnswer(status, { problems: problems.map((problem) => ({ ...problem, message: problemWords(problem) })) });
 
+/** The frames that are asked for, or all that the project plays, the first one of a loop again at its end. */
+function rangeFor({ time }: Project, asked: BakeQuery['framesRange'], fps: number | undefined): FrameRange {
+  const framesPerSecond = fps ?? time.framesPerSecond;
+  if (asked) return { first: asked[0], last: asked[1], framesPerSecond };
+  const played = rangeOf({ ...time, framesPerSecond });
+  return time.loops ? { ...played, last: played.last + 1 } : played;
+}
+
 /** Bakes the project file in a request's body. A report is JSON; files that come in several are zipped. */
 export async function bakeRequest(
   body: Uint8Array,
-  { format, run, time, frames, repeated, framesRange, fps }: BakeQuery,
+  { format, run, time, frames, repeated, framesRange, fps, moving, most }: BakeQuery,
 ): Promise<Answer> {
   const opened = await parseProjectFile(new TextDecoder().decode(body));
   if (!opened.ok) return refusal(opened.problems[0].code === 'project.invalid' ? 422 : 400, opened.problems);
   const { project, assets } = opened.value;
   const extension = format === 'report' ? 'glb' : format;
   const deriver = new Deriver(loadFrom(assets), async (id) => assets.get(id));
-  if (framesRange) {
-    const [first, last] = framesRange;
-    const range = { first, last, framesPerSecond: fps ?? project.time.framesPerSecond };
+  if (framesRange || moving) {
+    const range = rangeFor(project, framesRange, fps);
+    if (moving) {
+      const manner = { by: moving, most: most ?? MANNER_DEFAULTS[moving] };
+      const made = await bakeMoving(project, deriver, 'rattan', { ...manner, range, run });
+      if (!made.ok) return refusal(422, made.problems);
+      const { files, facts } = made.value;
+      return {
+        status: 200,
+        headers: { ...fileHeaders(files[0], 'glb'), 'x-rattan-off': `${facts.off}` },
+        body: files[0].bytes,
+      };
+    }
     const zipped = await zipSequence(
       project,
       deriver,
@@ -89,8 +118,7 @@ export async function bakeRequest(
   return {
     status: 200,
     headers: {
-      'content-type': isOne ? WRITERS.find((f) => f.extensions[0] === extension)!.mime : 'application/zip',
-      'content-disposition': `attachment; filename="${isOne ? first.name : 'rattan.zip'}"`,
+      ...(isOne ? fileHeaders(first, extension) : zipHeaders),
       ...(warning && { 'x-rattan-warning': warning.replaceAll(/[^ -~]/g, '?') }), // ISO 8859-1 at most (RFC 9110, 5.5)
     },
     body: isOne ? first.bytes : zipFiles(files),

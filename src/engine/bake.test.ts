@@ -61,7 +61,7 @@ describe('bakeProject', () => {
   });
 
   it('fills the path with a coil, whatever its length', async () => {
-    const landing = saltgrassLanding();
+    const landing = { ...saltgrassLanding(), keyed: [] };
     const [cord] = unwrap(await bakeProject(landing, deriver(), { run: 'Lamp cord' })).reports;
     expect(cord.placements[0].stretch).toBeCloseTo(1, 4);
     const { points } = landing.paths.find(({ id }) => id === 'lamp-cord-path')!.curve;

@@ -8,6 +8,7 @@ import type { MeshFormat, NamedBytes, NamedMesh, Repeated } from '../formats/for
 import { readMesh, writerFor } from '../formats/registry';
 import type { Assets } from '../project/project-file';
 import type { Guide, Project } from '../project/schema';
+import { projectAt } from '../project/keys/project-at';
 import { courseName } from '../project/commands/courses';
 import { planCourse, type DerivedCourse, type Deriver } from './derive';
 import { guideMeshes } from './guide-meshes';
@@ -46,12 +47,9 @@ export const loadFrom =
   };
 
 /** Works out the final geometry. Problems: `run.unknown`, `report.too-many-frames`, `bake.too-many-vertices`, `bake.empty`, `bake.not-a-number`, and those of the runs with their place. */
-export async function bakeProject(
-  project: Project,
-  deriver: Deriver,
-  options: BakeOptions = {},
-): Promise<Result<Baked>> {
+export async function bakeProject(asked: Project, deriver: Deriver, options: BakeOptions = {}): Promise<Result<Baked>> {
   const { run: wanted, time = null, onProgress, mostVertices = Infinity } = options;
+  const project = projectAt(asked, time);
   const runs = project.runs.filter(({ id, name, visible }) =>
     wanted === undefined ? visible : id === wanted || name === wanted,
   );
@@ -88,7 +86,7 @@ export async function bakeProject(
       if (vertices > mostVertices) return fail('bake.too-many-vertices', { vertices, most: mostVertices }, at);
       const done = (from: number) => READY_SHARE + (1 - READY_SHARE) * from;
       const bending = partOf(share, done(k / courses.length), done((k + 1) / courses.length));
-      const name = nameOf(run.name, course, courses.length, project);
+      const name = courseObjectName(run.name, course, courses.length, project);
       const isTinted = sets?.some(({ tints }) => tints) ?? false;
       const own = origin.some((c) => c !== 0) && { origin };
       if (sets && !isTinted) {
@@ -111,7 +109,7 @@ export async function bakeProject(
 }
 
 /** A course goes by its run's name where that has no other. */
-const nameOf = (run: string, { course }: DerivedCourse, courses: number, project: Project): string =>
+export const courseObjectName = (run: string, { course }: DerivedCourse, courses: number, project: Project): string =>
   courses > 1 ? `${run}, ${courseName(project, course)}` : run;
 
 /** Frames that the reports of one bake list, all runs together. */

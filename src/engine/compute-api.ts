@@ -7,6 +7,7 @@ import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
 import type { Placing } from '../formats/paths/place-paths';
+import type { MovingFacts, MovingOptions } from './bake-moving';
 import type { CourseChoices } from './choices';
 import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes, Repeated } from '../formats/format';
@@ -66,6 +67,13 @@ export interface ComputeApi {
   /** The lines of the file that was read last. Problems: `paths.gone` where the worker was started anew since. */
   placed(placing: Placing, onProgress: OnProgress): Promise<Result<readonly PlacedLine[]>>;
   bring(files: readonly NamedBytes[], onProgress: OnProgress): Promise<Result<BroughtMesh>>;
+  /** One GLB that moves, with what there is to know of it. */
+  bakeMoving(
+    project: Project,
+    name: string,
+    options: Omit<MovingOptions, 'onProgress' | 'kept'>,
+    onProgress: OnProgress,
+  ): Promise<Result<{ files: readonly NamedBytes[]; facts: MovingFacts }>>;
   bake(
     project: Project,
     extension: string,

@@ -5,9 +5,12 @@ import { fail, ok, type Result } from '../core/math/result';
 import type { BroughtPaths } from '../formats/paths/path-format';
 import { readPaths } from '../formats/paths/registry';
 import { readMesh } from '../formats/registry';
+import { assetIdOf } from '../project/asset-id';
 import { loadAsset, saveAsset } from '../project/storage/assets';
+import { keptWork } from '../project/storage/worked';
 import { storageProblem } from '../project/storage/trouble';
 import { bakeFiles } from './bake';
+import { bakeMoving } from './bake-moving';
 import { bringMesh } from './bring-mesh';
 import { placeLines, summaryOf } from './brought-file';
 import { choicesOf } from './choices';
@@ -95,6 +98,13 @@ const api: ComputeApi = {
     const kept = await saveAsset(result.value.brought.asset, result.value.bytes);
     if (!kept.ok) return kept;
     return ok(result.value.brought, result.warnings);
+  },
+  async bakeMoving(project, name, options, onProgress) {
+    const key = await assetIdOf(new TextEncoder().encode(JSON.stringify([project, options])));
+    const kept = await keptWork(key).catch(() => undefined); // without storage all is made anew
+    const made = await bakeMoving(project, deriver, name, { ...options, kept, onProgress });
+    if (made.ok) await kept?.end().catch(() => undefined);
+    return made;
   },
   bake: (project, extension, name, options, onProgress) =>
     bakeFiles(project, deriver, extension, name, { ...options, onProgress }),

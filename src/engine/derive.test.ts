@@ -10,6 +10,7 @@ import { loadFrom } from './bake';
 import { Deriver } from './derive';
 import { buffersOf, facetsOf, FacetVersions } from './facets';
 import type { RunSource } from './run-source';
+import { StageCache } from './stage-cache';
 import { planAt, sourceWith, type SourceParts } from './testing/sources';
 
 const guide = (change: Partial<Guide> = {}): Guide => ({
@@ -122,11 +123,31 @@ describe('a run of one piece', () => {
     const versions = new FacetVersions('t:');
     const view = async () => {
       const derived = unwrap(await deriver.derive(source({ job: job({ laying: { kind: 'onePiece' } }) })));
-      const { changed } = facetsOf(derived, null, {}, versions);
+      const { changed } = facetsOf(derived, null, {}, versions, deriver);
       return structuredClone(changed, { transfer: buffersOf(changed) });
     };
     const first = await view();
     expect(first.courses.main.topology!.indices.length).toBeGreaterThan(0);
     expect(await view()).toEqual(first);
+  });
+});
+
+describe('frames that are played again', () => {
+  const growing = () =>
+    source({ job: job({ laying: { kind: 'onePiece' }, motion: { growth: { kind: 'uncover', seconds: 4, tip: 0 } } }) });
+
+  it('are the very same as long as there is room, and keep to the budget where there is not', async () => {
+    const roomy = new Deriver(loadFrom(new Map()));
+    const derived = unwrap(await roomy.derive(growing()));
+    const first = roomy.plan(derived, 0, 1.5);
+    expect(first.pieces[0].form).not.toBe(first.pieces[0].laid.form);
+    expect(roomy.plan(derived, 0, 1.5)).toBe(first);
+    expect(roomy.plan(derived, 0, 2)).not.toBe(first);
+    const budget = roomy.cache.bytes + 40_000;
+    const tight = new Deriver(loadFrom(new Map()), undefined, new StageCache(budget));
+    const again = unwrap(await tight.derive(growing()));
+    for (let frame = 1; frame < 200; frame++) tight.plan(again, 0, frame / 50);
+    expect(tight.cache.bytes).toBeLessThanOrEqual(budget);
+    expect(tight.plan(again, 0, 1.5).pieces[0].form.mesh.positions).toEqual(first.pieces[0].form.mesh.positions);
   });
 });

@@ -12,7 +12,7 @@ import { lazy } from '../core/math/lazy';
 import { Numbers } from '../core/math/numbers';
 import type { OnProgress } from '../core/math/progress';
 import { ok, type Problem, type Result } from '../core/math/result';
-import { poseCourse, type CoursePlan } from '../core/motion/pose-course';
+import { poseCourse, type CoursePlan, type PosedPiece } from '../core/motion/pose-course';
 import { passesOf } from '../core/motion/motion-spec';
 import { halfWidth } from '../core/segment/prepared-segment';
 import { maker, type MakerSpec } from '../core/segment/registry';
@@ -73,6 +73,7 @@ export class Deriver {
   readonly guides: GuideKeeper;
   readonly #runs: Stage<Result<DerivedRun>>;
   readonly #courses: Stage<Result<DerivedCourse>>;
+  readonly #plans: Stage<CoursePlan>;
   readonly #numbers = new Numbers();
 
   constructor(loadAsset: LoadAsset, loadBytes: LoadBytes = async () => undefined, cache = new StageCache()) {
@@ -82,6 +83,7 @@ export class Deriver {
     this.guides = new GuideKeeper((id) => this.segments.brought(id), cache);
     this.#runs = cache.stage(runBytes);
     this.#courses = cache.stage(courseBytes);
+    this.#plans = cache.stage(planBytes);
   }
 
   /** Problems: those of the path, the segments and the laying. */
@@ -104,6 +106,16 @@ export class Deriver {
     if (!table.ok) return table;
     const derived = this.#lay(source, table.value, readies, guides);
     return derived.ok ? ok(derived.value, warnings) : derived;
+  }
+
+  /** As {@link planCourse}, kept where pieces were cut for it: frames that are played again need not be cut again. */
+  plan(derived: DerivedRun, at: number, time: number | null): CoursePlan {
+    const key = `${this.#numbers.of(derived)}:${at}:${time}`;
+    const known = this.#plans.peek(key);
+    if (known) return known;
+    const plan = planCourse(derived, derived.courses[at], time);
+    if (time !== null && plan.pieces.some(isCut)) this.#plans.put(key, plan);
+    return plan;
   }
 
   /** Shaped, laid and sliced once for all times. */
@@ -193,6 +205,13 @@ export class Deriver {
 /** Bytes of a run beside its courses and its path, which are kept by themselves. */
 const runBytes = (run: Result<DerivedRun>): number =>
   run.ok ? bytesOf({ ...run.value }, [run.value.table, ...run.value.courses]) : bytesOf(run);
+
+/** Whether a piece wears something else than in the finished course. */
+const isCut = ({ form, laid }: PosedPiece): boolean => form !== laid.form;
+
+/** Bytes of a plan beside what its course keeps, each piece as a rough measure. */
+const planBytes = ({ pieces }: CoursePlan): number =>
+  pieces.length * 400 + pieces.filter(isCut).reduce((sum, { form }) => sum + bytesOf(form.mesh), 0);
 
 /** Bytes of a course beside its segments and its path. */
 const courseBytes = (course: Result<DerivedCourse>): number =>

@@ -14,7 +14,7 @@ import { sourceOf } from './run-source';
 const deriver = new Deriver(loadFrom(new Map()));
 const versions = new FacetVersions('a:');
 const updateOf = async (project: Project, held: Partial<Versions> = {}, time: number | null = null, own = versions) =>
-  facetsOf(unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0])))), time, held, own);
+  facetsOf(unwrap(await deriver.derive(unwrap(sourceOf(project, project.runs[0])))), time, held, own, deriver);
 /** What has changed of a run with one course, all in one. */
 const seen = async (...asked: Parameters<typeof updateOf>) => {
   const { versions: now, changed } = await updateOf(...asked);

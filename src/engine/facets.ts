@@ -14,7 +14,7 @@ import type { WheelGuide } from '../core/guides/wheel-guides';
 import type { NamedAxes } from '../core/segment/find-axes';
 import { neededRow } from '../core/segment/pieces/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
-import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
+import type { DerivedCourse, DerivedRun, Deriver } from './derive';
 import { viewPath, type PathView } from './path-view';
 import { wheelsOf } from './wheels-of';
 
@@ -124,6 +124,7 @@ export function facetsOf(
   time: number | null,
   held: Partial<Versions>,
   versions: FacetVersions,
+  deriver: Pick<Deriver, 'plan'>,
 ): FacetUpdate {
   const ofRun = versions.ofRun(derived, time);
   const run = changedOf<RunFacets>(ofRun, held, {
@@ -133,7 +134,7 @@ export function facetsOf(
   });
   const courses = derived.courses.map((own, at) => {
     const plan = own.course.visible
-      ? planCourse(derived, own, time)
+      ? deriver.plan(derived, at, time)
       : { fit: own.course.fit, pieces: [], vertexCount: 0 };
     const now = versions.ofCourse(derived, at, plan, time);
     const sets = lazy(() => instancesOf(plan));

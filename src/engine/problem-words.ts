@@ -155,6 +155,12 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
   'bake.busy': (f) => `Too many bakes are under way. Ask again in ${f.seconds} s, or use the command line.`,
   'bake.too-many-vertices': (f) =>
     `The bake would have ${count(f.vertices)} vertices; ${count(f.most)} is the most here. Bake fewer runs, or use the command line.`,
+  'moving.too-long': (f) =>
+    `${count(f.pieces)} pieces in ${count(f.frames)} frames are more than one file can hold. Export fewer frames, or the run as a sequence.`,
+  'moving.remade': () =>
+    'Its segments have keys. A GLB that moves holds them as they are in the end; export a sequence to have them change.',
+  'moving.pieces': () =>
+    'It has pieces on the way that are not there in the end, and a GLB that moves leaves them out. Export a sequence to have them.',
   'bake.too-large': () =>
     'The bake needs more memory than the server gives to one. Bake fewer runs, or use the command line.',
   'body.broken': () => 'The upload ended before it was complete. Send it again.',

@@ -31,7 +31,9 @@ export class RunViewer {
     const derived = source ? await this.#deriver.derive(source, { isDragged: true }) : this.#shown.get(run);
     if (!derived) return fail('run.unheld');
     this.#shown.set(run, derived);
-    return derived.ok ? ok(facetsOf(derived.value, time, held, this.#versions), derived.warnings) : derived;
+    return derived.ok
+      ? ok(facetsOf(derived.value, time, held, this.#versions, this.#deriver), derived.warnings)
+      : derived;
   }
 
   /** Lets go of what is not shown any more. */

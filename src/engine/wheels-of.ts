@@ -1,5 +1,6 @@
 import { wheelGuides, type WheelGuide } from '../core/guides/wheel-guides';
 import { reachTowards } from '../core/segment/support';
+import { slidAt } from '../core/motion/motion-spec';
 import type { Guide, Run } from '../project/schema';
 import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
 
@@ -10,20 +11,20 @@ export function wheelsOf(derived: DerivedRun, time: number | null): readonly Whe
   const course = courses.find(({ laid }) => laid.layout.pinned) ?? courses[0];
   const { shape, ready } = course;
   const support = (y: number, z: number) => reachTowards(ready.support, y, z);
-  const gone = time === null ? 0 : Math.max(time - begins, 0) * source.steps.motion.speed;
+  const gone = slidAt(source.steps.motion, time === null ? null : time - begins);
   return wheelGuides({
     curve: source.curve,
     shape,
     support,
     gone,
-    pins: pinsOf(derived, course, gone === 0 ? null : time),
+    pins: pinsOf(derived, course, time, gone),
   });
 }
 
 /** The places of a course's pins at a time, flat xyz; none where it has none. */
-function pinsOf(derived: DerivedRun, course: DerivedCourse, time: number | null): Float64Array {
+function pinsOf(derived: DerivedRun, course: DerivedCourse, time: number | null, gone: number): Float64Array {
   const { pinned } = course.laid.layout;
-  if (!pinned || time === null) return pinned?.pins ?? new Float64Array();
+  if (!pinned || gone === 0) return pinned?.pins ?? new Float64Array();
   return Float64Array.from(planCourse(derived, course, time).pieces.flatMap(({ place }) => [...(place.pins ?? [])]));
 }
 

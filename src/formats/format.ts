@@ -2,6 +2,7 @@ import { eachAttribute } from '../core/mesh/attributes';
 import type { Vec3 } from '../core/math/vec3';
 import type { Mesh } from '../core/mesh/mesh';
 import type { OnProgress } from '../core/math/progress';
+import type { Moves } from './moves';
 import type { Result } from '../core/math/result';
 
 /** A file's name and bytes. */
@@ -18,6 +19,8 @@ export interface NamedMesh {
   readonly origin?: Vec3;
   /** Where the mesh stands, again and again: matrices by columns, 16 numbers each, counted from the origin. Absent = once. */
   readonly places?: Float64Array;
+  /** How it moves, in formats that can; absent = it does not. */
+  readonly moves?: Moves;
 }
 
 /** Throws where a number of a scene is none: no such file is ever written. */

@@ -3,6 +3,7 @@ import { Box3, Vector3, type BufferGeometry, type Mesh as ThreeMesh, type Object
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import { OBJLoader } from 'three/examples/jsm/loaders/OBJLoader.js';
 import { MTLLoader } from 'three/examples/jsm/loaders/MTLLoader.js';
+import { PLYLoader } from 'three/examples/jsm/loaders/PLYLoader.js';
 import { STLLoader } from 'three/examples/jsm/loaders/STLLoader.js';
 import validator from 'gltf-validator';
 import { boxOf } from '../core/mesh/box';
@@ -112,9 +113,32 @@ describe('files that are written open elsewhere', () => {
   });
 });
 
+describe('PLY', () => {
+  it('is read by three and by Rattan with the same shape, and colours as bytes of sRGB', async () => {
+    const two = [...scene, { name: 'Far', mesh: painted, origin: [30, 0, -2] as const }];
+    const [{ bytes }] = (await write('ply', two)) as [NamedBytes];
+    const geometry = new PLYLoader().parse(buffer(bytes));
+    const own = unwrap(await readMesh([{ name: 'a.ply', bytes }]));
+    const whole = volume(road) + volume(painted);
+    const positions = geometry.getAttribute('position').array as Float32Array;
+    expect(volume({ positions, indices: Uint32Array.from(geometry.index!.array) })).toBeCloseTo(whole, 4);
+    expect(volume(own)).toBeCloseTo(whole, 4);
+    expect(boxOf(own.positions).max[0]).toBeCloseTo(32, 5);
+    const [first] = road.parts;
+    const v = road.indices[first.start];
+    for (let c = 0; c < 3; c++)
+      expect(own.colours![v * 4 + c]).toBeCloseTo(road.materials[first.material].colour[c], 2);
+  });
+
+  it('of nothing is a file all the same', async () => {
+    const [{ bytes }] = (await write('ply', [])) as [NamedBytes];
+    expect(new PLYLoader().parse(buffer(bytes)).getAttribute('position').count).toBe(0);
+  });
+});
+
 describe('every format that is read and written', () => {
   const both = FORMATS.filter((f) => f.read && f.write).map(({ kind }) => kind);
-  it.each(both.filter((kind) => kind !== 'stl'))(
+  it.each(both.filter((kind) => kind !== 'stl' && kind !== 'ply'))(
     '%s brings a mesh back: triangles, volume, materials, texture coordinates',
     async (kind: FormatName) => {
       for (const mesh of [road, painted]) {

@@ -5,6 +5,7 @@ import type { OnProgress } from '../core/math/progress';
 import { compact } from '../core/mesh/compact';
 import type { Image, Material, Mesh, Part } from '../core/mesh/mesh';
 import { refuseNaN, type NamedMesh, type Repeated } from './format';
+import { MovesWriter } from './gltf-moves';
 import { manyPlaces, placedNodes } from './gltf-places';
 
 /** A glTF document with one node a run; parts become primitives with vertices of their own. */
@@ -24,11 +25,13 @@ export async function buildDocument(
   const buffer = document.createBuffer();
   const total = scene.reduce((sum, { mesh }) => sum + mesh.indices.length, 0);
   let done = 0;
-  for (const { name, mesh, origin, places } of scene) {
+  const motion = new MovesWriter(document, buffer);
+  for (const { name, mesh, origin, places, moves } of scene) {
     // Only what a part wears, made when it is met first.
     const texture = kept((i) => (mesh.images[i] ? buildTexture(document, mesh.images[i]) : null));
     const material = kept((i) => (mesh.materials[i] ? buildMaterial(document, mesh.materials[i], texture) : null));
-    const target = document.createMesh(name);
+    // Names that importers make of these must not be those of nodes that move.
+    const target = document.createMesh(moves ? `${name}, mesh` : name);
     for (const part of mesh.parts) {
       if (part.count === 0) continue;
       const own = await partVertices(mesh, part);
@@ -45,14 +48,22 @@ export async function buildDocument(
       if (own.colours) primitive.setAttribute('COLOR_0', accessor('VEC4', own.colours));
       if (mesh.materials[part.material]?.normalImage !== undefined)
         primitive.setAttribute('TANGENT', accessor('VEC4', await partTangents(own)));
+      motion.vertices(primitive, moves, own.from);
       target.addPrimitive(primitive);
       onProgress?.((done += part.count) / total);
     }
     const node = document.createNode(name);
-    if (!places) node.setMesh(target);
-    else if (repeated === 'gpu')
+    const stands =
+      places && (repeated !== 'gpu' || moves)
+        ? placedNodes(document, moves ? `${name}, piece` : name, target, places)
+        : [];
+    for (const child of stands) node.addChild(child);
+    if (moves?.by === 'places') motion.carry(stands, moves);
+    else if (moves?.by === 'joints') root.addChild(motion.hang(node.setName(`${name}, joints`), target, name, moves));
+    else if (places && repeated === 'gpu')
       node.setMesh(target).setExtension(EXTMeshGPUInstancing.EXTENSION_NAME, manyPlaces(document, buffer, places)); // prettier-ignore
-    else for (const child of placedNodes(document, name, target, places)) node.addChild(child);
+    else if (!places) node.setMesh(target);
+    if (moves?.by === 'shapes') motion.blend(node, target, moves);
     if (origin) node.setTranslation([...origin]);
     root.addChild(node);
   }

@@ -6,10 +6,13 @@ import { MOST_BODIES } from '../core/layout/pattern';
 import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
 import { TIME_DEFAULTS, timeSpecSchema } from '../core/motion/time-spec';
+import { keysSchema } from '../core/motion/keys';
 import { finishSpecSchema } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
+import { addressKey, addressSchema } from './keys/address';
+import { leafSchema } from './keys/leaf-schema';
 
-export const PROJECT_VERSION = 4;
+export const PROJECT_VERSION = 5;
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,64}$/);
 const name = z.string().trim().min(1).max(200);
@@ -71,6 +74,12 @@ const runSchema = z.strictObject({
   setAside: z.array(z.string().max(200)).max(100).readonly().optional(),
 });
 
+/** A value that changes over time, which otherwise is the same at all times. */
+const keyedSchema = z.strictObject({ of: addressSchema, keys: keysSchema });
+
+/** What of a project has an id, but for paths. */
+export const ITEM_SCHEMAS = { runs: runSchema, segments: segmentSchema, guides: guideSchema } as const;
+
 /** The project document: plain values only, replaced and never edited in place. */
 export const projectSchema = z
   .strictObject({
@@ -82,8 +91,19 @@ export const projectSchema = z
     runs: z.array(runSchema).max(500).readonly(),
     guides: z.array(guideSchema).max(500).readonly().default([]),
     time: timeSpecSchema.default(TIME_DEFAULTS),
+    keyed: z.array(keyedSchema).max(1000).readonly().default([]),
   })
   .superRefine((project, context) => {
+    const addresses = new Set<string>();
+    project.keyed.forEach(({ of, keys }, i) => {
+      const issue = (at: readonly (string | number)[], message: string) =>
+        context.addIssue({ code: 'custom', path: ['keyed', i, ...at], message });
+      if (addresses.has(addressKey(of))) issue(['of'], `${of.join(' / ')} has keys twice`);
+      addresses.add(addressKey(of));
+      const leaf = leafSchema(projectSchema, project, of);
+      const wrong = leaf ? keys.findIndex(({ value }) => !leaf.safeParse(value).success) : -1;
+      if (wrong >= 0) issue(['keys', wrong, 'value'], `${of.join(' / ')} cannot be ${String(keys[wrong].value)}`);
+    });
     for (const key of ['segments', 'paths', 'runs', 'guides'] as const) {
       const seen = new Set<string>();
       project[key].forEach((item, i) => {
@@ -129,6 +149,7 @@ export type Path = z.infer<typeof pathSchema>;
 export type Plug = z.infer<typeof plugSchema>;
 export type Guide = z.infer<typeof guideSchema>;
 export type Course = z.infer<typeof courseSchema>;
+export type Keyed = z.infer<typeof keyedSchema>;
 export type Run = z.infer<typeof runSchema>;
 
 /** A course of a run, or its first where there is none of that id. */
@@ -148,6 +169,7 @@ export const emptyProject = (projectName: string): Project => ({
   runs: [],
   guides: [],
   time: TIME_DEFAULTS,
+  keyed: [],
 });
 
 /** Ids of the brought meshes and images that a project's segments and guides use. */

@@ -26,6 +26,8 @@ export const degrees = (radians: number): string =>
   `${trim(((radians * 180) / Math.PI).toFixed(1)).replace(/^-0$/, '0')}°`;
 export const whole = (n: number): string => Math.round(n).toLocaleString('en');
 export const seconds = (s: number): string => `${s.toFixed(1)} s`;
+/** A moment to a hundredth of a second: "1.25 s". */
+export const moment = (s: number): string => `${s.toFixed(2)} s`;
 export const plural = (n: number, one: string, many = `${one}s`): string => `${whole(n)} ${n === 1 ? one : many}`;
 
 const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+$/, '') : text);
@@ -33,5 +35,6 @@ const trim = (text: string): string => (text.includes('.') ? text.replace(/\.?0+
 /** "12:04". */
 export const clock = (at: number): string =>
   new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-/** Bytes in megabytes, binary. */
-export const bytesText = (bytes: number): string => `${(bytes / 1048576).toFixed(bytes < 10485760 ? 1 : 0)} MB`;
+/** Bytes in kilobytes or megabytes, binary. */
+export const bytesText = (bytes: number): string =>
+  bytes < 1048576 ? `${Math.ceil(bytes / 1024)} kB` : `${(bytes / 1048576).toFixed(bytes < 10485760 ? 1 : 0)} MB`;

@@ -48,6 +48,18 @@ export const guideBody = (kind: GuideBodyName): GuideBody<GuideBodyName> => bodi
 export const bodySize = (sizes: Readonly<Record<string, number>>, { key, initial }: BodyField): number =>
   Math.max(sizes[key] ?? initial, 1e-4);
 
+/** The same turns as one, a quaternion xyzw. */
+export function turnOf(turn: GuideSpec['turn']): readonly [number, number, number, number] {
+  const [[cx, sx], [cy, sy], [cz, sz]] = turn.map((angle) => [Math.cos(angle / 2), Math.sin(angle / 2)]);
+  // The product of those about z, y and x, in this order.
+  return [
+    cz * cy * sx - sz * sy * cx,
+    cz * sy * cx + sz * cy * sx,
+    sz * cy * cx - cz * sy * sx,
+    cz * cy * cx + sz * sy * sx,
+  ];
+}
+
 /** A direction of the guide as it is in the scene. */
 export function turned(v: Vec3, [x, y, z]: GuideSpec['turn']): Vec3 {
   return rotate(rotate(rotate(v, [1, 0, 0], x), [0, 1, 0], y), [0, 0, 1], z);

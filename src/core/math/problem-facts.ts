@@ -44,6 +44,9 @@ export interface ProblemFacts {
   'bake.empty': { runs: number };
   'bake.not-a-number': Nothing;
   'bake.too-large': Nothing;
+  'moving.too-long': { pieces: number; frames: number };
+  'moving.remade': Nothing;
+  'moving.pieces': Nothing;
   'bake.too-many-vertices': { vertices: number; most: number };
   'format.coarse-far': { format: string; far: number; off: number };
   'format.unknown': { extension: string };

@@ -11,5 +11,5 @@ export function momentAfter(moment: number, gone: number, time: TimeSpec): numbe
 /** The nearest moment at which there is a frame, so many frames on. */
 export function frameBeside(moment: number, frames: number, { seconds, framesPerSecond }: TimeSpec): number {
   const at = Math.round(moment * framesPerSecond) + frames;
-  return Math.min(Math.max(at / framesPerSecond, 0), seconds);
+  return Math.min(Math.max(Number((at / framesPerSecond).toFixed(9)), 0), seconds);
 }

@@ -40,6 +40,15 @@ export interface GrowthPose {
   readonly arrival?: (piece: Arriving) => Arrival | undefined;
 }
 
+/** How soon pieces follow each other: seconds from one to the next, or metres of the path a second; 0 = all at once, as a speed too. */
+export interface Stagger<S> {
+  readonly label: string;
+  readonly unit: 's' | 'm/s';
+  readonly value: number;
+  /** The options with which it is so. */
+  with(value: number): S;
+}
+
 /** A run coming into being; adding one is a file in `growths/` and a line in its list. */
 export interface Growth<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {
   /** What of the path pieces come over that begins at the reach's start. */
@@ -48,8 +57,12 @@ export interface Growth<K extends string = string, S extends z.ZodType = z.ZodTy
   seconds(options: z.infer<S>): number;
   /** In a few words, before the seconds. */
   readonly words: string;
-  /** What is there at a share of the way between 0 and 1, neither of them. */
+  /** Whether shares beyond 1, to which a pace may go, are something else than the whole; absent = they are not. */
+  goesBeyond?(options: z.infer<S>): boolean;
+  /** What is there at a share of the way between 0 and 1, neither of them, or beyond. */
   poseAt(options: z.infer<S>, share: number, growing: Growing): GrowthPose;
+  /** How piece follows on piece, of so many on so many metres; absent = it does not go by pieces. */
+  stagger?(options: z.infer<S>, laid: { readonly count: number; readonly length: number }): Stagger<z.infer<S>>;
   /** The share at which that is there which lies at a share of the way from the origin to the end; absent = the same one. */
   reaches?(options: z.infer<S>, away: number): number;
 }

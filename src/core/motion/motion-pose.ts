@@ -2,7 +2,7 @@ import type { Reach } from '../shape/reach';
 import { eased } from './easing-registry';
 import type { GrowthPose } from './growth';
 import { growthOf } from './growth-registry';
-import { growthSeconds, originOf, type MotionSpec } from './motion-spec';
+import { growthSeconds, originOf, slidAt, travels, type MotionSpec } from './motion-spec';
 
 /** What a motion moves: metres. */
 export interface Moved {
@@ -20,24 +20,24 @@ export interface MotionPose extends Omit<GrowthPose, 'scale'> {
   readonly window?: Reach;
 }
 
-/** The finished run. */
-export const WHOLE: MotionPose = { about: 0, scale: 1, shift: 0 };
-
 /** Whether a pose is that of the finished run. */
 export const isWhole = ({ scale, shift, window, spans, arrival }: MotionPose): boolean =>
   scale === 1 && shift === 0 && !window && !spans && !arrival;
 
-/** What is there of a run so many seconds after it began, which may be before; undefined = nothing yet. */
-export function motionPoseAt(motion: MotionSpec, time: number, { reach, round }: Moved): MotionPose | undefined {
-  const { growth, easing, speed } = motion;
+/** What is there of a run so many seconds after it began, which may be before, or null = when all is over; undefined = nothing yet. */
+export function motionPoseAt(motion: MotionSpec, time: number | null, { reach, round }: Moved): MotionPose | undefined {
+  const { growth, easing } = motion;
   const origin = originOf(motion, reach);
-  const shift = speed * Math.max(time, 0);
-  const travels = { about: origin, scale: 1, shift, ...(speed !== 0 && !round && { window: reach }) };
+  const shift = slidAt(motion, time);
+  const isSliding = time === null ? shift !== 0 : travels(motion);
+  const slid = { about: origin, scale: 1, shift, ...(isSliding && !round && { window: reach }) };
   const seconds = growthSeconds(motion);
-  if (seconds === 0) return travels;
+  if (seconds === 0 || time === null) return slid;
   const gone = time / seconds;
-  if (gone >= 1) return travels;
+  if (gone >= 1) return slid;
   const share = gone > 0 ? eased(easing, gone) : 0;
   if (share <= 0) return undefined;
-  return share >= 1 ? travels : { ...travels, ...growthOf(growth).poseAt(growth, share, { reach, origin }) };
+  const kind = growthOf(growth);
+  const isWholeThere = share === 1 || (share > 1 && !kind.goesBeyond?.(growth));
+  return isWholeThere ? slid : { ...slid, ...kind.poseAt(growth, share, { reach, origin }) };
 }

@@ -16,6 +16,8 @@ export const motionSpecSchema = z.strictObject({
   after: z.strictObject({ run: z.string().min(1).max(200), station: z.number().min(-1e6).max(1e6) }).nullable(),
   /** Metres per second that it slides along its path; negative = towards the start. */
   speed: z.number().min(-1e4).max(1e4),
+  /** Metres that it has slid beside that; the one that has keys. */
+  shift: z.number().min(-1e6).max(1e6),
 });
 
 export type MotionSpec = z.infer<typeof motionSpecSchema>;
@@ -28,12 +30,20 @@ export const MOTION_DEFAULTS: MotionSpec = {
   begins: 0,
   after: null,
   speed: 0,
+  shift: 0,
 };
 
+/** Whether it slides along. */
+export const travels = ({ speed, shift }: Pick<MotionSpec, 'speed' | 'shift'>): boolean => speed !== 0 || shift !== 0;
+
+/** Metres that it has slid so many seconds after it began; null = when all is over. */
+export const slidAt = ({ speed, shift }: Pick<MotionSpec, 'speed' | 'shift'>, time: number | null): number =>
+  shift + speed * Math.max(time ?? 0, 0);
+
 /** What of the path pieces come over. */
-export function passesOf({ growth, from, speed }: MotionSpec): Passes {
+export function passesOf({ growth, from, ...motion }: MotionSpec): Passes {
   const own = growthOf(growth).passes(growth);
-  return speed !== 0 || (own === 'before' && from !== 'start') ? 'all' : own;
+  return travels(motion) || (own === 'before' && from !== 'start') ? 'all' : own;
 }
 
 /** Seconds until it has grown, from when it begins to. */

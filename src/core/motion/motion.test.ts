@@ -6,7 +6,7 @@ import { manifoldOf } from '../testing/manifold';
 import { bentRun, compiled, jobOf, laidRun, planRun, prepared, tableOf, unwrap } from '../testing/runs';
 import { frameBeside, momentAfter } from './clock';
 import { eased, EASINGS, type EasingSpec } from './easing-registry';
-import { GROWTHS, type GrowthSpec } from './growth-registry';
+import { growthOf, GROWTHS, type GrowthSpec } from './growth-registry';
 import { alikeAfter, roundOf } from './loop-round';
 import { growthSeconds, MOTION_DEFAULTS, secondsTo, type MotionSpec } from './motion-spec';
 import { playedOf, TIME_DEFAULTS } from './time-spec';
@@ -30,7 +30,7 @@ describe.each(GROWTHS.map((kind) => [kind.kind, kind] as const))('the growth %s'
   it('has defaults that are valid, and takes no time or some', () => {
     expect(kind.schema.safeParse(kind.defaults).success).toBe(true);
     expect(kind.seconds(kind.defaults)).toBeGreaterThanOrEqual(0);
-    for (const { key } of kind.fields) expect(kind.defaults).toHaveProperty(key);
+    for (const { key, input } of kind.fields) if (input !== 'switch') expect(kind.defaults).toHaveProperty(key);
     expect(kind.words).toMatch(/^[a-z]/);
   });
 
@@ -52,6 +52,41 @@ describe.each(GROWTHS.map((kind) => [kind.kind, kind] as const))('the growth %s'
       expect(mesh.positions.every(Number.isFinite)).toBe(true);
       expect(volume(mesh)).toBeLessThan(0.03 * 4 * Math.PI * 1.01);
     }
+  });
+});
+
+describe('one by one', () => {
+  const growth = (turn: 'number' | 'station'): Extract<GrowthSpec, { kind: 'oneByOne' }> => ({ kind: 'oneByOne', seconds: 5, each: 0.6, turn, come: 'fromAbove', height: 1 }); // prettier-ignore
+  const staggerOf = (options: GrowthSpec) => growthOf(options).stagger!(options, { count: 23, length: 11 });
+
+  it('says how far apart pieces begin, in seconds or along the path, and takes it', () => {
+    expect(staggerOf(growth('number'))).toMatchObject({ unit: 's', value: 4.4 / 22 });
+    expect(staggerOf(growth('station'))).toMatchObject({ unit: 'm/s', value: 11 / 4.4 });
+    for (const turn of ['number', 'station'] as const) {
+      const other = staggerOf(growth(turn)).with(0.5);
+      expect(staggerOf(other).value).toBeCloseTo(0.5, 9);
+      // Held against when pieces are first there: half a second, or a metre in two, from one to the next.
+      const firstAt = (n: number) => {
+        for (let time = 0; ; time += 0.01) if (at({ growth: other }, time).plan.pieces.some(({ laid }) => laid.placement.piece === n)) return time; // prettier-ignore
+      };
+      const laid = growthOf(other).stagger!(other, { count: 20, length: 10 });
+      const apart = laid.unit === 's' ? laid.value : 0.5 / laid.value;
+      if (turn === 'number') expect(firstAt(6) - firstAt(5)).toBeCloseTo(apart, 1);
+      expect(growthSeconds({ ...MOTION_DEFAULTS, growth: other })).toBeCloseTo(turn === 'number' ? 11.6 : 22.6, 9);
+    }
+  });
+});
+
+describe('stretch out', () => {
+  // At half the time: three eighths of each handle and an eighth of the end, 1.19 of the way (CSS Easing Functions Level 1, 2.2).
+  const easing: EasingSpec = { kind: 'curve', x1: 0.5, y1: 1.5, x2: 0.5, y2: 1.34 };
+  const halfway = (beyond: boolean, table = LINE) =>
+    spanOf(at({ growth: { kind: 'stretchOut', seconds: 4, beyond }, easing }, 2, table).mesh.positions);
+
+  it('ends at the end of its reach where its pace goes beyond that, unless it may go past it', () => {
+    expect(halfway(false)[1]).toBeCloseTo(10, 5);
+    expect(halfway(true)[1]).toBeCloseTo(11.9, 2);
+    expect(halfway(true)[0]).toBeCloseTo(0, 5);
   });
 });
 

@@ -9,8 +9,8 @@ import type { ShownPart } from '../segment/pieces/plan-forms';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import { besideShape, movedShape, thickened, type Shape } from '../shape/shape';
 import type { Arrival, Span } from './growth';
-import { isWhole, motionPoseAt, WHOLE, type MotionPose } from './motion-pose';
-import type { MotionSpec } from './motion-spec';
+import { isWhole, motionPoseAt, type MotionPose } from './motion-pose';
+import { MOTION_DEFAULTS, travels, type MotionSpec } from './motion-spec';
 import { shownSpans } from './shown-spans';
 
 /** A piece ready to be bent: which form of the segment it wears and how it lies. */
@@ -43,10 +43,23 @@ export interface PoseInput {
 export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | null): CoursePlan {
   const { shape, motion } = input;
   const moved = { reach: shape.reach, round: laid.layout.round };
-  const pose = time === null ? WHOLE : motionPoseAt(motion, time, moved);
+  const pose = motionPoseAt(motion, time, moved);
   if (!pose) return { fit: input.fit, pieces: [], vertexCount: 0 };
   return isWhole(pose) ? finishedCourse(laid, input) : movedCourse(laid, input, pose);
 }
+
+/** A finished course as it is followed through its motion: while it grows, or comes in and goes out, ends show that others cover when all is there. */
+export function restCourse(laid: LaidCourse, input: PoseInput): CoursePlan {
+  const { growth, ...motion } = input.motion;
+  const showsEnds = growth.kind !== 'none' || (travels(motion) && !laid.layout.round);
+  const plan = finishedCourse(laid, { ...input, motion: MOTION_DEFAULTS });
+  if (!showsEnds) return plan;
+  const places = new Map(laid.pieces.map((piece, i) => [piece, i]));
+  const pieces = plan.pieces.map((posed) => ({ ...posed, form: laid.showing(places.get(posed.laid)!, BOTH) }));
+  return { ...plan, pieces, vertexCount: pieces.reduce((sum, { form }) => sum + form.mesh.positions.length / 3, 0) };
+}
+
+const BOTH: readonly SegmentEnd[] = ['start', 'end'];
 
 /** All pieces where they were laid; written out, for there are many of them and they are posed with every edit. */
 function finishedCourse({ pieces }: LaidCourse, { shape, fit, variation }: PoseInput): CoursePlan {

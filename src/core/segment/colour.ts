@@ -4,10 +4,15 @@ import { PLAIN_MATERIAL, type Material } from '../mesh/mesh';
 const toLinear = (c: number): number => (c <= 10.31475 ? c / 255 / 12.92 : ((c / 255 + 0.055) / 1.055) ** 2.4);
 
 /** A material from a colour written #rrggbb. */
-export function paint(name: string, hex: string, roughness: number, metalness = 0): Material {
+export const paint = (name: string, hex: string, roughness: number, metalness = 0): Material => ({
+  ...{ ...PLAIN_MATERIAL, name, roughness, metalness },
+  colour: [...fromHex(hex), 1],
+});
+
+/** A colour written #rrggbb as linear light. */
+export function fromHex(hex: string): [number, number, number] {
   const n = Number.parseInt(hex.slice(1), 16);
-  const colour = [toLinear(n >> 16), toLinear((n >> 8) & 255), toLinear(n & 255), 1] as const;
-  return { ...PLAIN_MATERIAL, name, colour, roughness, metalness };
+  return [toLinear(n >> 16), toLinear((n >> 8) & 255), toLinear(n & 255)];
 }
 
 /** Linear light as a colour written #rrggbb. */

@@ -1,6 +1,6 @@
 import type { MotionSpec } from '../../core/motion/motion-spec';
 import type { TimeSpec } from '../../core/motion/time-spec';
-import type { Project, Run } from '../schema';
+import type { Keyed, Project, Run } from '../schema';
 import { changeRun } from './runs';
 
 /** Changes part of how a run moves. */
@@ -21,10 +21,17 @@ const OTHER_END = { start: 'end', end: 'start', middle: 'middle', station: 'stat
 export function reversedMotions(project: Project, path: string, length: number): Project {
   const along = new Set(project.runs.flatMap((run) => (run.path === path ? [run.id] : [])));
   const runs = project.runs.map((run): Run => {
-    const { after, from, station, speed } = run.motion;
+    const { after, from, station, speed, shift } = run.motion;
     const waits = after && along.has(after.run) ? { after: { ...after, station: length - after.station } } : {};
-    const own = along.has(run.id) ? { from: OTHER_END[from], station: length - station, speed: 0 - speed } : {};
+    const own = along.has(run.id)
+      ? { from: OTHER_END[from], station: length - station, speed: 0 - speed, shift: 0 - shift }
+      : {};
     return along.has(run.id) || waits.after ? { ...run, motion: { ...run.motion, ...own, ...waits } } : run;
   });
-  return { ...project, runs };
+  const keyed = project.keyed.map((own): Keyed => {
+    const [root, run, step, field] = own.of;
+    const isShift = root === 'runs' && along.has(run) && step === 'motion' && field === 'shift';
+    return isShift ? { ...own, keys: own.keys.map((key) => ({ ...key, value: 0 - Number(key.value) })) } : own;
+  });
+  return { ...project, runs, keyed };
 }

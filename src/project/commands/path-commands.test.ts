@@ -1,6 +1,7 @@
 import type { CurveSpec } from '../../core/curve/registry';
 import { endOf } from '../../core/edit/end-leg';
 import { distance, type Vec3 } from '../../core/math/vec3';
+import { pathOf as drawn } from '../../core/testing/curves';
 import { compiled, tableOf } from '../../core/testing/runs';
 import { causeway, saltgrassLanding } from '../samples';
 import { projectSchema, assetIdsOf, type Guide, type Project } from '../schema';
@@ -17,7 +18,8 @@ import {
 } from './paths';
 import { plugEnd } from './plugs';
 import { reverse, splitPath } from './path-runs';
-import { setStep } from './runs';
+import { raiseStairs } from './raise-stairs';
+import { setRule, setStep } from './runs';
 
 const PATH = 'causeway-line';
 const pathOf = (project: Project, id = PATH) => project.paths.find((path) => path.id === id)!;
@@ -178,5 +180,36 @@ describe('guides', () => {
       const guide = landing.guides.find((g) => g.id === id)!;
       expect(distance(endOf(wires, end)!.position, guide.position)).toBeLessThan(1e-9);
     }
+  });
+});
+
+describe('raiseStairs', () => {
+  const stairs = (height = 0): Project => {
+    const project = causeway();
+    const curve = drawn('smooth', [[0, 0, 0], [3, height, 0], [4, 0, 2]]); // prettier-ignore
+    const run = project.runs[0];
+    const laid = setRule(
+      { ...project, paths: [{ ...project.paths[0], curve }] },
+      { run: run.id },
+      { kind: 'fromRise' },
+    );
+    return laid;
+  };
+
+  it('lets what was drawn level climb two in three, so that its steps can be laid', () => {
+    const raised = raiseStairs(stairs(), 'causeway-line');
+    const heights = raised.paths[0].curve.points.map(({ position }) => position[1]);
+    expect(heights[0]).toBe(0);
+    expect(heights[2]).toBeGreaterThan((2 / 3) * Math.hypot(4, 2));
+    expect(heights[1] / heights[2]).toBeCloseTo(0.57, 1);
+    expect(projectSchema.safeParse(raised).success).toBe(true);
+  });
+
+  it('leaves alone what climbs already, and paths of no stair', () => {
+    const climbing = stairs(0.5);
+    expect(raiseStairs(climbing, 'causeway-line')).toBe(climbing);
+    const road = causeway();
+    expect(raiseStairs(road, 'causeway-line')).toBe(road);
+    expect(raiseStairs(road, 'none')).toBe(road);
   });
 });

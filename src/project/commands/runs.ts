@@ -1,6 +1,7 @@
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import { layingRule, type RuleSpec } from '../../core/layout/registry';
 import type { RunSteps } from '../../core/motion/run-spec';
+import { keysOf, withKeysOf } from './keys';
 import { withoutLostWaits } from './waits';
 import { courseOf, laysSegment, type Course, type Path, type Project, type Run } from '../schema';
 
@@ -20,6 +21,16 @@ export function setStep<K extends Exclude<keyof RunSteps, 'motion'>>(
 ): Project {
   const run = project.runs.find((r) => r.id === id);
   return run ? changeRun(project, id, { [step]: { ...run[step], ...change } }) : project;
+}
+
+/** Less than this share of a path from its end is at the end. */
+const AT_END = 1e-6;
+
+/** Where a run's reach begins or ends, metres along a path so long; at the path's own end it goes with that, unless it has keys. */
+export function setReach(project: Project, id: string, end: 'from' | 'to', station: number, length: number): Project {
+  const isAtEnd = end === 'from' ? station <= length * AT_END : station >= length * (1 - AT_END);
+  const isFree = keysOf(project, ['runs', id, 'reach', end]).length === 0;
+  return setStep(project, id, 'reach', { [end]: isAtEnd && isFree ? null : Math.max(station, 0) });
 }
 
 /** A run and a course of it, by their ids; without the course's its first. */
@@ -86,11 +97,12 @@ export function addAlike(project: Project, id: string, newRun: string, path?: Pa
   const like = project.runs[at];
   const reach = path ? { from: null, to: null } : like.reach;
   const run: Run = { ...like, id: newRun, name: freeName(project, like.name), path: path?.id ?? like.path, reach };
-  return {
+  const made = {
     ...project,
     paths: path ? [...project.paths, path] : project.paths,
     runs: [...project.runs.slice(0, at + 1), run, ...project.runs.slice(at + 1)],
   };
+  return withKeysOf(made, 'runs', id, newRun);
 }
 
 /** Leads a run along another path of the project; a path that nothing follows any more goes. */
@@ -108,7 +120,8 @@ export function ownPath(project: Project, id: string, newPath: string): Project 
   const path = run && project.paths.find((p) => p.id === run.path);
   if (!path) return project;
   const copy = { ...path, id: newPath, name: `${run.name.slice(0, 190)} path` };
-  return changeRun({ ...project, paths: [...project.paths, copy] }, id, { path: newPath });
+  const copied = withKeysOf({ ...project, paths: [...project.paths, copy] }, 'paths', path.id, newPath);
+  return changeRun(copied, id, { path: newPath });
 }
 
 export const renameProject = (project: Project, name: string): Project => ({ ...project, name });

@@ -19,6 +19,8 @@ export const LANDING_MOTIONS: Readonly<Record<string, Partial<MotionSpec>>> = {
   'Beacon stair': {
     growth: { kind: 'oneByOne', seconds: 5, each: 0.8, turn: 'station', come: 'fromAbove', height: 1 },
   },
+  // It hangs there, and swings.
+  'Lamp cord': { growth: { kind: 'none' } },
   // Four buckets on in the whole time, so that it runs for ever.
   'Bucket chain': { growth: { kind: 'none' }, speed: FOUR_BUCKETS / LANDING_TIME.seconds },
 };

@@ -10,6 +10,7 @@ import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
 import { causewayFurniture, runsOfCourses } from './landing-courses';
 import { GUIDES } from './landing-guides';
+import { LANDING_KEYS } from './landing-keys';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
@@ -240,5 +241,6 @@ export function saltgrassLanding(): Project {
     ].map(moving),
     guides: GUIDES,
     time: LANDING_TIME,
+    keyed: LANDING_KEYS,
   };
 }

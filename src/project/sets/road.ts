@@ -4,7 +4,7 @@ import { courseOfSet, defineSet, madeSegment } from './run-set';
 /** A kerbed road with a dashed line in its middle and posts along both sides. */
 export const road = defineSet({
   kind: 'road',
-  label: 'Road with kerb, dashes and posts',
+  label: 'Road with kerb and posts',
   hint: 'Two lanes between kerbs, a dashed middle line, posts on both sides',
   parts(id) {
     const [lane, line, post] = [id('road'), id('line'), id('post')];

@@ -13,12 +13,22 @@ export interface StoredProject {
   readonly writer?: string | undefined;
 }
 
+/** A file's name and what it holds. */
+export interface NamedBlob {
+  readonly name: string;
+  readonly blob: Blob;
+}
+
 interface Stores extends DBSchema {
   projects: { key: string; value: StoredProject };
   /** Brought meshes as GLB, by id. */
   assets: { key: string; value: Blob };
   /** Small things of the app itself, such as which project was open last. */
   app: { key: string; value: string };
+  /** The files of a sequence that has not ended, by frames. */
+  frames: { key: number; value: NamedBlob[] };
+  /** Parts of work that has not ended, whatever they are. */
+  worked: { key: string; value: unknown };
 }
 
 let opening: Promise<IDBPDatabase<Stores>> | undefined;
@@ -27,11 +37,15 @@ let opening: Promise<IDBPDatabase<Stores>> | undefined;
 export function database(): Promise<IDBPDatabase<Stores>> {
   if (typeof indexedDB === 'undefined' || indexedDB === null)
     return Promise.reject(new MissingStorage('This browser has no database.'));
-  opening ??= openDB<Stores>('rattan', 1, {
-    upgrade(db) {
-      db.createObjectStore('projects', { keyPath: 'id' });
-      db.createObjectStore('assets');
-      db.createObjectStore('app');
+  opening ??= openDB<Stores>('rattan', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('projects', { keyPath: 'id' });
+        db.createObjectStore('assets');
+        db.createObjectStore('app');
+      }
+      db.createObjectStore('frames');
+      db.createObjectStore('worked');
     },
     blocking(_, __, event) {
       (event.target as IDBDatabase).close(); // a newer version of the app in another tab needs it

@@ -20,6 +20,8 @@ import {
   restoreProject,
   saveProject,
 } from './projects';
+import { beginSequence, endSequence, keepFrame, keptFrame, unfinished } from './unfinished';
+import { keptWork } from './worked';
 import { lockProject } from './tab-lock';
 
 const asset = (digit: string) => digit.repeat(64);
@@ -170,5 +172,37 @@ describe('the lock of a project', () => {
     await new Promise((done) => setTimeout(done, 0));
     expect((await ask('fourth')).isHeld).toBe(true);
     expect(lost).toEqual(['first']);
+  });
+});
+
+describe('a sequence that has not ended', () => {
+  const sequence = { project: 'p', state: 's', count: 3, asked: '{"of":"meshes"}' };
+  const frame = (name: string) => [{ name, blob: new Blob([name]) }];
+
+  it('is there with its frames until it ends or another one begins', async () => {
+    expect(await unfinished()).toBeUndefined();
+    await beginSequence(sequence);
+    await keepFrame(1, frame('a_0001.glb'));
+    await keepFrame(2, frame('a_0002.glb'));
+    expect(await unfinished()).toEqual({ ...sequence, done: 2 });
+    expect((await keptFrame(2))?.[0].name).toBe('a_0002.glb');
+    expect(await keptFrame(3)).toBeUndefined();
+    await beginSequence({ ...sequence, state: 'other' });
+    expect(await unfinished()).toEqual({ ...sequence, state: 'other', done: 0 });
+    await keepFrame(1, frame('b_0001.glb'));
+    await endSequence();
+    expect([await unfinished(), await keptFrame(1)]).toEqual([undefined, undefined]);
+  });
+});
+
+describe('parts of work that has not ended', () => {
+  it('are there for the same work until it ends, and go for another one', async () => {
+    const work = await keptWork('one');
+    await work.write('a', { positions: Float32Array.of(1, 2) });
+    expect(await (await keptWork('one')).read('a')).toEqual({ positions: Float32Array.of(1, 2) });
+    expect(await (await keptWork('other')).read('a')).toBeUndefined();
+    await (await keptWork('other')).write('b', 7);
+    await (await keptWork('other')).end();
+    expect(await (await keptWork('other')).read('b')).toBeUndefined();
   });
 });

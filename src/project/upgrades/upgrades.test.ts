@@ -109,7 +109,7 @@ describe('a project of version 3', () => {
       { kind: 'travel', speed: -0.4, seconds: 9 },
       { kind: 'none' },
     ]);
-    expect(version).toBe(4);
+    expect(version).toBe(PROJECT_VERSION);
     expect(runs.map(({ motion }) => motion)).toEqual([
       { ...MOTION_DEFAULTS, growth: { kind: 'stretchOut', seconds: 6 } },
       { ...MOTION_DEFAULTS, speed: -0.4 },
@@ -121,6 +121,6 @@ describe('a project of version 3', () => {
   it('in which nothing moves has four seconds; what is no run stays what it is', () => {
     expect(upgraded([{ kind: 'none' }]).time).toEqual(TIME_DEFAULTS);
     const broken = upgrade({ project: { version: 3, runs: 'none' } }, 3);
-    expect(broken).toEqual({ project: { version: 4, runs: 'none' } });
+    expect(broken).toEqual({ project: { version: PROJECT_VERSION, runs: 'none' } });
   });
 });

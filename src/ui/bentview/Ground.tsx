@@ -5,6 +5,7 @@ import type { Material, Mesh } from 'three';
 import { useTheme } from '@mui/material/styles';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect } from 'react';
+import { AS_GROUND, FOR_WORK } from '../pictures/take-picture';
 import { TOKENS } from '../tokens';
 import type { Sphere } from './scene-box';
 import { useGridCell } from './use-grid-cell';
@@ -31,7 +32,7 @@ export function Ground({ height, sphere, hasGrid, onCell }: GroundProps) {
   useEffect(() => onCell(cell), [onCell, cell]);
   const isDark = tokens === TOKENS.dark;
   return (
-    <group position={[0, height - sphere.radius * 0.0004, 0]}>
+    <group position={[0, height - sphere.radius * 0.0004, 0]} userData={AS_GROUND}>
       <mesh rotation-x={-Math.PI / 2} position={[sphere.centre[0], 0, sphere.centre[2]]} receiveShadow renderOrder={-1}>
         <planeGeometry args={[sphere.radius * 12, sphere.radius * 12]} />
         <shadowMaterial
@@ -42,6 +43,7 @@ export function Ground({ height, sphere, hasGrid, onCell }: GroundProps) {
         />
       </mesh>
       <Grid
+        userData={FOR_WORK}
         visible={hasGrid}
         ref={withoutDepth}
         renderOrder={-2} // under the shadow, which darkens it

@@ -6,12 +6,14 @@ import { useCallback, useMemo, useReducer } from 'react';
 import type { Box } from '../../core/mesh/box';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { courseView } from '../state/results-store';
+import { AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
 import { TOKENS } from '../tokens';
 import { ContextGuard } from './ContextGuard';
 import { FrameComb } from './FrameComb';
 import { FrameReporter } from './FrameReporter';
 import { GuideMeshes } from './GuideMeshes';
 import { Ground } from './Ground';
+import { LensKeeper } from './LensKeeper';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { Quality } from './Quality';
@@ -95,15 +97,20 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       {shown.flatMap(({ run, result }) =>
         result.courses.map((course) => <CourseMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
       )}
-      {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
-      {own && comb && !isResultOnly && (
-        <FrameComb path={own.result.path} size={combSize(courseView(own.result).segment.box)} colour={tokens.sky} />
-      )}
+      <group userData={FOR_WORK}>
+        {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
+        {own && comb && !isResultOnly && (
+          <FrameComb path={own.result.path} size={combSize(courseView(own.result).segment.box)} colour={tokens.sky} />
+        )}
+      </group>
       {!isResultOnly &&
         shown.map(({ run, result }) => (
           <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
         ))}
-      {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
+      <group userData={AS_GUIDE}>
+        {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
+      </group>
+      <LensKeeper />
       <Quality />
       <ContextGuard onAnew={anew} />
       <FrameReporter viewport={viewport} />

@@ -2,6 +2,19 @@ import { frameCount, type FrameRange } from '../../core/motion/frame-range';
 import type { NamedBytes } from '../../formats/format';
 import { bytesText, seconds } from '../format';
 
+/** How far it is, and what is left, by what it took and came to so far; `began` = milliseconds of the page. */
+export function leftWords(done: number, count: number, began: number, bytes: number): string {
+  const left = ((performance.now() - began) / 1000 / done) * (count - done);
+  return `${done} of ${count} frames, about ${seconds(left)} left, ${bytesText((bytes / done) * count)} in all`;
+}
+
+/** How far work is and what is left of it, by what it took so far; `began` = milliseconds of the page. */
+export function shareWords(share: number, began: number): string {
+  const gone = (performance.now() - began) / 1000;
+  const left = share > 0.05 ? `, about ${seconds((gone / share) * (1 - share))} left` : '';
+  return `Working it out, ${Math.round(share * 100)} %${left}`;
+}
+
 /** One frame after the other into a zip; `show` is told how far it is, and what it will come to by what it came to so far. */
 export async function zipFrames(
   range: FrameRange,
@@ -19,9 +32,7 @@ export async function zipFrames(
   const count = frameCount(range);
   for (let done = 0; done < count; done++) {
     (await filesOf(range.first + done)).forEach((file) => zip.add(file));
-    const left = ((performance.now() - began) / 1000 / (done + 1)) * (count - done - 1);
-    const whole = (bytes / (done + 1)) * count;
-    show((done + 1) / count, `${done + 1} of ${count} frames, about ${seconds(left)} left, ${bytesText(whole)} in all`);
+    show((done + 1) / count, leftWords(done + 1, count, began, bytes));
   }
   zip.end();
   return new Blob(parts, { type: 'application/zip' });

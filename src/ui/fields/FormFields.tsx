@@ -1,6 +1,7 @@
 'use client';
 
 import type { FormField } from '../../core/math/form-field';
+import type { Address } from '../../project/keys/address';
 import { ChoiceField } from './ChoiceField';
 import { ListField } from './ListField';
 import { NumberField } from './NumberField';
@@ -15,12 +16,15 @@ export function FormFields({
   fields,
   values,
   wrong,
+  of,
   onChange,
 }: {
   readonly fields: readonly FormField[];
   readonly values: FormValues;
   /** Why a field cannot have a value. */
   readonly wrong?: (key: string, value: unknown) => string | undefined;
+  /** Where the values stand in the project, so that they may have keys. */
+  readonly of?: Address | undefined;
   readonly onChange: (key: string, value: unknown) => void;
 }) {
   return fields
@@ -29,6 +33,7 @@ export function FormFields({
       <Field
         key={field.key}
         field={field}
+        of={of && [...of, field.key]}
         value={values[field.key]}
         wrong={(value) => wrong?.(field.key, value)}
         onChange={(value) => onChange(field.key, value)}
@@ -48,12 +53,13 @@ const QUANTITY = {
 
 interface FieldProps {
   readonly field: FormField;
+  readonly of: Address | undefined;
   readonly value: unknown;
   readonly wrong: (value: unknown) => string | undefined;
   readonly onChange: (value: unknown) => void;
 }
 
-function Field({ field, value, wrong, onChange }: FieldProps) {
+function Field({ field, of, value, wrong, onChange }: FieldProps) {
   switch (field.input) {
     case 'choice':
       return <ChoiceField label={field.label} value={String(value)} choices={field.choices} onChange={onChange} />;
@@ -85,6 +91,7 @@ function Field({ field, value, wrong, onChange }: FieldProps) {
       return (
         <NumberField
           label={field.label}
+          of={of}
           value={Number(value)}
           quantity={QUANTITY[field.unit]}
           step={field.step}

@@ -2,7 +2,9 @@
 
 import { InputBase, Box } from '@mui/material';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Address } from '../../project/keys/address';
 import { useGesture } from '../state/app-context';
+import { HasKeys } from './HasKeys';
 import { QUANTITIES, quantityText, readQuantity, type QuantityName } from './quantity';
 
 export interface NumberFieldProps {
@@ -14,6 +16,8 @@ export interface NumberFieldProps {
   readonly step: number;
   readonly min?: number;
   readonly max?: number;
+  /** Where it stands in the project, so that it may have keys. */
+  readonly of?: Address | undefined;
 }
 
 /** A number with its unit: typed, turned with the arrow keys, or dragged by its label. */
@@ -25,6 +29,7 @@ export function NumberField({
   step,
   min = -Infinity,
   max = Infinity,
+  of,
 }: NumberFieldProps) {
   const id = useId();
   const gesture = useGesture();
@@ -67,49 +72,53 @@ export function NumberField({
   };
 
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 104px', alignItems: 'center', columnGap: 2, minHeight: 34 }}>
+    <HasKeys of={of} label={label} value={value}>
       <Box
-        component="label"
-        htmlFor={id}
-        sx={{ color: 'text.secondary', cursor: 'ew-resize', userSelect: 'none', touchAction: 'none' }}
-        onPointerDown={onPointerDown}
-        onPointerMove={onPointerMove}
-        onPointerUp={onPointerUp}
-        onPointerCancel={onPointerUp}
+        sx={{ display: 'grid', gridTemplateColumns: '1fr 104px', alignItems: 'center', columnGap: 2, minHeight: 34 }}
       >
-        {label}
-      </Box>
-      <InputBase
-        id={id}
-        value={shown}
-        error={isWrong}
-        onChange={(event) => setText(event.target.value)}
-        onFocus={(event) => event.target.select()}
-        onBlur={finish}
-        onKeyDown={onKeyDown}
-        inputProps={{
-          inputMode: 'decimal',
-          'aria-invalid': isWrong,
-          title: isWrong ? wrongWords(quantity, min, max) : undefined,
-        }}
-        sx={{
-          height: 30,
-          px: 2,
-          borderRadius: 1,
-          border: '1px solid',
-          borderColor: isWrong ? 'error.main' : 'divider',
-          bgcolor: 'background.paper',
-          fontSize: 13,
-          '& input': { textAlign: 'right', p: 0 },
-          '&.Mui-focused': { borderColor: 'primary.main' },
-        }}
-      />
-      {isWrong && (
-        <Box role="alert" sx={{ gridColumn: '1 / -1', color: 'error.main', fontSize: 12, pb: 1 }}>
-          {wrongWords(quantity, min, max)}
+        <Box
+          component="label"
+          htmlFor={id}
+          sx={{ color: 'text.secondary', cursor: 'ew-resize', userSelect: 'none', touchAction: 'none' }}
+          onPointerDown={onPointerDown}
+          onPointerMove={onPointerMove}
+          onPointerUp={onPointerUp}
+          onPointerCancel={onPointerUp}
+        >
+          {label}
         </Box>
-      )}
-    </Box>
+        <InputBase
+          id={id}
+          value={shown}
+          error={isWrong}
+          onChange={(event) => setText(event.target.value)}
+          onFocus={(event) => event.target.select()}
+          onBlur={finish}
+          onKeyDown={onKeyDown}
+          inputProps={{
+            inputMode: 'decimal',
+            'aria-invalid': isWrong,
+            title: isWrong ? wrongWords(quantity, min, max) : undefined,
+          }}
+          sx={{
+            height: 30,
+            px: 2,
+            borderRadius: 1,
+            border: '1px solid',
+            borderColor: isWrong ? 'error.main' : 'divider',
+            bgcolor: 'background.paper',
+            fontSize: 13,
+            '& input': { textAlign: 'right', p: 0 },
+            '&.Mui-focused': { borderColor: 'primary.main' },
+          }}
+        />
+        {isWrong && (
+          <Box role="alert" sx={{ gridColumn: '1 / -1', color: 'error.main', fontSize: 12, pb: 1 }}>
+            {wrongWords(quantity, min, max)}
+          </Box>
+        )}
+      </Box>
+    </HasKeys>
   );
 }
 

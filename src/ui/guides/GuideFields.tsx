@@ -4,15 +4,17 @@ import { Box, TextField } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
 import { changeGuide } from '../../project/commands/guides';
+import type { Address } from '../../project/keys/address';
 import type { Guide } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
+import { PlaceField } from '../fields/PlaceField';
 import { SwitchField } from '../fields/SwitchField';
 import { UnitField } from '../fields/UnitField';
 import { useEdit } from '../state/app-context';
 import { PathFromEdges } from './PathFromEdges';
 import { WindFields } from './WindFields';
 
-const AXES = ['x', 'y (up)', 'z'] as const;
+const TURNS = ['x', 'y', 'z'].map((axis) => `Turned about ${axis}`);
 /** Metres that a guide asks runs to keep away when that is switched on. */
 const CLEARANCE = 0;
 
@@ -28,8 +30,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
   }, []);
   const put = (change: Partial<Guide>) => edit((project) => changeGuide(project, guide.id, change));
   const { shape, position, turn, clearance } = guide;
-  const replaced = (of: readonly number[], c: number, value: number) =>
-    of.map((old, k) => (k === c ? value : old)) as [number, number, number];
+  const keys = ['guides', guide.id];
   return (
     <Box ref={box} sx={{ px: 4, pt: 2, display: 'grid', gap: 1 }}>
       <TextField
@@ -40,7 +41,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
       />
       <Box>
         {shape.from === 'body' ? (
-          <Sizes shape={shape} onChange={(next) => put({ shape: next })} />
+          <Sizes shape={shape} keys={[...keys, 'shape', 'sizes']} onChange={(next) => put({ shape: next })} />
         ) : (
           <UnitField
             label="Units of the file"
@@ -48,30 +49,21 @@ export function GuideFields({ guide }: { guide: Guide }) {
             onChange={(unit) => put({ shape: { ...shape, unit } })}
           />
         )}
-        {AXES.map((axis, c) => (
-          <NumberField
-            key={axis}
-            label={axis}
-            quantity="length"
-            step={0.1}
-            min={-1e6}
-            max={1e6}
-            value={position[c]}
-            onChange={(value) => put({ position: replaced(position, c, value) })}
-          />
-        ))}
-        {['x', 'y', 'z'].map((axis, c) => (
-          <NumberField
-            key={axis}
-            label={`Turned about ${axis}`}
-            quantity="angle"
-            step={Math.PI / 36}
-            min={-1e4}
-            max={1e4}
-            value={turn[c]}
-            onChange={(value) => put({ turn: replaced(turn, c, value) })}
-          />
-        ))}
+        <PlaceField
+          label="its place"
+          quantity="length"
+          of={[...keys, 'position']}
+          value={position}
+          onChange={(next) => put({ position: next })}
+        />
+        <PlaceField
+          label="its turn"
+          quantity="angle"
+          labels={TURNS}
+          of={[...keys, 'turn']}
+          value={turn}
+          onChange={(next) => put({ turn: next })}
+        />
         <SwitchField
           label="Keep runs clear"
           value={clearance !== null}
@@ -80,6 +72,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
         {clearance !== null && (
           <NumberField
             label="by"
+            of={[...keys, 'clearance']}
             quantity="length"
             step={0.01}
             min={0}
@@ -95,11 +88,16 @@ export function GuideFields({ guide }: { guide: Guide }) {
   );
 }
 
-function Sizes(props: { shape: Extract<GuideShape, { from: 'body' }>; onChange: (shape: GuideShape) => void }) {
-  const { shape, onChange } = props;
+function Sizes(props: {
+  shape: Extract<GuideShape, { from: 'body' }>;
+  keys: Address;
+  onChange: (shape: GuideShape) => void;
+}) {
+  const { shape, keys, onChange } = props;
   return guideBody(shape.kind).fields.map((field) => (
     <NumberField
       key={field.key}
+      of={[...keys, field.key]}
       label={field.label}
       quantity={field.isCount ? 'plain' : 'length'}
       step={field.isCount ? 1 : 0.05}

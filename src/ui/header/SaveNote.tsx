@@ -25,7 +25,7 @@ export function SaveNote() {
           variant="outlined"
           color="secondary"
           onClick={() => {
-            const { project } = document.getState();
+            const { stored: project } = document.getState();
             void keeper
               .create({ ...project, name: `${project.name} (copy)`.slice(0, 200) })
               .then((trouble) => tell.problems(trouble));

@@ -51,6 +51,17 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
     ],
   },
   {
+    where: 'On a key, in the straight view over time',
+    keys: [
+      ['Arrow left, right', 'a frame earlier, later'],
+      ['Arrow up, down', 'more, less'],
+      ['Shift with a click', 'choose one more'],
+      ['Ctrl C, Ctrl V', 'copy the chosen keys, set them from the current time on'],
+      ['Enter', 'go to its time'],
+      ['Delete', 'take it away'],
+    ],
+  },
+  {
     where: 'In a number field',
     keys: [
       ['Arrow up, down', 'more, less; with Shift ten times'],

@@ -10,6 +10,7 @@ import { clearFinish, setFinish } from '../../project/commands/segments';
 import { FINISH_DEFAULTS } from '../../project/defaults';
 import { ChoiceField } from '../fields/ChoiceField';
 import { ColourField } from '../fields/ColourField';
+import { MadeForKeys } from '../fields/HasKeys';
 import { NumberField } from '../fields/NumberField';
 import { useEdit } from '../state/app-context';
 import { ImageButton } from './ImageButton';
@@ -27,6 +28,8 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
   const finish = own ?? asBrought(view, part);
   const put = (change: Partial<FinishSpec>) =>
     edit((project) => setFinish(project, segment.id, { ...finish, ...change }));
+  const keys = ['segments', segment.id, 'finishes', part];
+  const shares = { quantity: 'percent', step: 0.05, min: 0, max: 1 } as const;
   const texture = (choice: string) => {
     if (choice === 'none') put({ texture: null });
     else if (choice !== 'image') {
@@ -53,28 +56,32 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
         choices={names.map((name) => ({ value: name, label: name }))}
         onChange={setChosen}
       />
-      <ColourField label="Colour" value={finish.colour} onChange={(colour) => put({ colour })} />
-      <NumberField
-        label="Roughness"
-        quantity="percent"
-        step={0.05}
-        min={0}
-        max={1}
-        value={finish.roughness}
-        onChange={(roughness) => put({ roughness })}
-      />
-      <NumberField
-        label="Metal"
-        quantity="percent"
-        step={0.05}
-        min={0}
-        max={1}
-        value={finish.metalness}
-        onChange={(metalness) => put({ metalness })}
-      />
+      <MadeForKeys make={own ? undefined : () => put({})}>
+        <ColourField
+          label="Colour"
+          of={[...keys, 'colour']}
+          value={finish.colour}
+          onChange={(colour) => put({ colour })}
+        />
+        {(
+          [
+            ['roughness', 'Roughness'],
+            ['metalness', 'Metal'],
+          ] as const
+        ).map(([field, label]) => (
+          <NumberField
+            key={field}
+            label={label}
+            of={[...keys, field]}
+            {...shares}
+            value={finish[field]}
+            onChange={(value) => put({ [field]: value })}
+          />
+        ))}
+      </MadeForKeys>
       <ChoiceField label="Pattern" value={kind} choices={kinds} onChange={texture} />
       <ImageButton onBrought={(image) => put({ texture: image })} />
-      {finish.texture && <TextureFields finish={finish} texture={finish.texture} onChange={put} />}
+      {finish.texture && <TextureFields finish={finish} texture={finish.texture} keys={keys} onChange={put} />}
       {own && (
         <Button
           size="small"

@@ -1,23 +1,27 @@
 'use client';
 
 import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
+import type { Address } from '../../project/keys/address';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 
 export interface TextureFieldsProps {
   readonly finish: FinishSpec;
   readonly texture: TextureSpec;
+  /** Where the finish stands in the project. */
+  readonly keys: Address;
   readonly onChange: (change: Partial<FinishSpec>) => void;
 }
 
 /** How large a texture is and how it lies. */
-export function TextureFields({ finish, texture, onChange }: TextureFieldsProps) {
+export function TextureFields({ finish, texture, keys, onChange }: TextureFieldsProps) {
   return (
     <>
       {texture.from === 'pattern' && (
         <>
           <NumberField
             label="Contrast"
+            of={[...keys, 'texture', 'contrast']}
             quantity="percent"
             step={0.05}
             min={0}
@@ -27,6 +31,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
           />
           <NumberField
             label="Relief"
+            of={[...keys, 'bump']}
             quantity="percent"
             step={0.1}
             min={0}
@@ -47,6 +52,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
       )}
       <NumberField
         label="One repeat is"
+        of={[...keys, 'repeat']}
         quantity="length"
         step={0.01}
         min={1e-4}
@@ -65,6 +71,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
       />
       <NumberField
         label="Turned"
+        of={[...keys, 'turn']}
         quantity="angle"
         step={Math.PI / 36}
         min={-7}
@@ -74,6 +81,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
       />
       <NumberField
         label="Moved along"
+        of={[...keys, 'shiftAlong']}
         quantity="length"
         step={0.01}
         value={finish.shiftAlong}
@@ -81,6 +89,7 @@ export function TextureFields({ finish, texture, onChange }: TextureFieldsProps)
       />
       <NumberField
         label="Moved round"
+        of={[...keys, 'shiftRound']}
         quantity="length"
         step={0.01}
         value={finish.shiftRound}

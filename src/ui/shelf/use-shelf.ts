@@ -104,7 +104,7 @@ export function useShelf(): { items: readonly ShelfItem[]; usage: number | undef
       notify(`${name} deleted`, { action: { label: 'Undo', act: () => void takeBack() } });
     },
     async download({ id, name }) {
-      if (isOpen(id)) return save(document.getState().project, tell);
+      if (isOpen(id)) return save(document.getState().stored, tell);
       const read = await loadProject(id);
       if (read.ok) return save(read.value.project, tell);
       const raw = await rawProject(id);

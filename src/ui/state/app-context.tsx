@@ -6,6 +6,7 @@ import { ComputeClient } from '../../engine/compute-client';
 import { startSaver } from '../../engine/saver';
 import { partsOf } from '../../core/layout/course-parts';
 import { courseOf, type Course, type Run, type Segment } from '../../project/schema';
+import { Lens } from '../pictures/lens';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
@@ -31,6 +32,7 @@ export interface AppServices {
   readonly viewer: ComputeClient;
   /** For long work: reading a mesh, baking. The view has a worker of its own. */
   readonly baker: ComputeClient;
+  readonly lens: Lens;
 }
 
 export const AppContext = createContext<AppServices | undefined>(undefined);
@@ -47,18 +49,20 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const keeper = new Keeper(document, session, saver.save);
     const viewer = new ComputeClient();
     const baker = new ComputeClient();
+    const stopTime = session.subscribe(({ time }) => document.getState().goTo(time ?? null));
     const loop = new ComputeLoop({ document, session, results }, viewer, () => tell.problems([CRASHED]));
     let isLive = true;
     keeper.start().then(
       (trouble) => {
         if (!isLive) return;
         tell.problems(trouble);
-        setServices({ document, session, results, keeper, tell, viewer, baker });
+        setServices({ document, session, results, keeper, tell, viewer, baker, lens: new Lens() });
       },
       (error: unknown) => session.getState().notify(String(error), { kind: 'error', stays: true }),
     );
     return () => {
       isLive = false;
+      stopTime();
       loop.close();
       void keeper.close().then(saver.close);
       viewer.close();

@@ -38,7 +38,7 @@ export class Autosave {
     const onHide = () => this.#post(saveProject); // a thread beside the page may end before it gets to it
     const onLeave = (event: Event) => this.#session.getState().save.kind === 'failed' && event.preventDefault();
     const unsubscribe = document.subscribe((state, before) => {
-      if (state.project !== before.project) this.#schedule();
+      if (state.stored !== before.stored) this.#schedule();
     });
     const heard = Object.entries({ pagehide: onHide, visibilitychange: onHide, beforeunload: onLeave });
     for (const [name, hear] of heard) window.addEventListener(name, hear);
@@ -74,7 +74,7 @@ export class Autosave {
   }
 
   #schedule(): void {
-    const { project } = this.#document.getState();
+    const { stored: project } = this.#document.getState();
     if (!this.#ticket || project === this.#posted || this.#isElsewhere()) return;
     this.#session.getState().set({ save: { kind: 'saving' } });
     const wait = this.#notBefore - performance.now();
@@ -86,7 +86,7 @@ export class Autosave {
   #post(save = this.#save): void {
     clearTimeout(this.#timer);
     this.#timer = undefined;
-    const { project } = this.#document.getState();
+    const { stored: project } = this.#document.getState();
     const ticket = this.#ticket;
     if (!ticket || this.#isElsewhere()) return;
     if (project === this.#posted) return this.#tellWhenSaved();
@@ -124,7 +124,7 @@ export class Autosave {
   }
 
   #tellWhenSaved(): void {
-    const isAll = this.#saving.size === 0 && !this.#unsaved && this.#document.getState().project === this.#posted;
+    const isAll = this.#saving.size === 0 && !this.#unsaved && this.#document.getState().stored === this.#posted;
     if (isAll) this.#session.getState().set({ save: { kind: 'saved', at: this.#savedAt } });
   }
 

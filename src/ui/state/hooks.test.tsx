@@ -7,6 +7,7 @@ import { pathOf } from '../../core/testing/curves';
 import type { Vec3 } from '../../core/math/vec3';
 import { Stopped, type ComputeClient } from '../../engine/compute-client';
 import { causeway } from '../../project/samples';
+import { Lens } from '../pictures/lens';
 import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
@@ -34,6 +35,7 @@ function app(api: object = {}) {
     ...{ document, session, results: createResultsStore(), keeper: {} as Keeper, tell: tellIn(session) },
     viewer: {} as ComputeClient,
     baker: { call } as unknown as ComputeClient,
+    lens: new Lens(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (
     <AppContext value={services}>

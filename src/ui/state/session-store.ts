@@ -1,6 +1,7 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Finding } from '../../core/findings/registry';
 import type { Vec3 } from '../../core/math/vec3';
+import type { KeyPlace } from '../../project/commands/keys';
 import type { StepName } from './steps';
 
 export type ViewName = 'free' | 'above' | 'front' | 'side';
@@ -84,6 +85,10 @@ export interface SessionState {
   /** Seconds; undefined = the finished state. */
   readonly time: number | undefined;
   readonly isPlaying: boolean;
+  /** What the straight view shows the run along: its length, or the time. */
+  readonly along: 'length' | 'time';
+  /** The chosen keys. */
+  readonly keys: readonly KeyPlace[];
   readonly save: SaveState;
   readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | 'pieces' | undefined;
   /** Those that are shown or wait to be, the oldest first. */
@@ -129,6 +134,8 @@ export const createSessionStore = (): SessionStore =>
     finding: undefined,
     time: undefined,
     isPlaying: false,
+    along: 'length',
+    keys: [],
     save: { kind: 'saving' },
     dialog: undefined,
     notices: [],

@@ -13,11 +13,17 @@ import { seconds } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
 import { TimeMenu } from './TimeMenu';
 
+const CALM =
+  typeof window === 'undefined' || !window.matchMedia
+    ? { matches: false }
+    : window.matchMedia('(prefers-reduced-motion: reduce)');
+
 /** Play, pause, step and scrub through the time in which the project moves. */
 export function Playback() {
   const { session } = useApp();
   const set = useSet();
   const spec = useProject((s) => s.project.time);
+  const isEmpty = useProject((s) => s.project.runs.length === 0);
   const length = spec.seconds;
   const time = useSession((s) => s.time);
   const isPlaying = useSession((s) => s.isPlaying);
@@ -27,17 +33,23 @@ export function Playback() {
     if (!isPlaying) return;
     let frame = 0;
     let before = performance.now();
+    let moment = session.getState().time ?? 0;
     const tick = (now: number) => {
-      const next = momentAfter(session.getState().time ?? 0, (now - before) / 1000, spec);
+      // Who asks for less motion sees it once.
+      const loops = spec.loops && !CALM.matches;
+      const next = momentAfter(moment, (now - before) / 1000, { ...spec, loops });
       before = now;
       if (next === undefined) return session.getState().set({ time: undefined, isPlaying: false });
-      session.getState().set({ time: next });
+      moment = next;
+      // What is shown are frames: those that were worked out once are kept, and others are left out where there is no time for them.
+      session.getState().set({ time: frameBeside(next, 0, spec) });
       frame = requestAnimationFrame(tick);
     };
     frame = requestAnimationFrame(tick);
     return () => cancelAnimationFrame(frame);
   }, [isPlaying, spec, session]);
 
+  if (isEmpty) return null;
   const go = (to: number) => set({ isPlaying: false, time: to >= length ? undefined : to });
   const button = (label: string, icon: ReactNode, act: (target: HTMLElement) => void, tip = label) => (
     <Tooltip title={tip}>
@@ -74,7 +86,7 @@ export function Playback() {
         {seconds(time ?? length)} of {seconds(length)}
       </Typography>
       {button(
-        'Time',
+        'Time settings',
         <TimerOutlined sx={{ fontSize: 18 }} />,
         setAnchor,
         'How long, how many frames, and whether it loops',

@@ -2,7 +2,7 @@
 
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Reach } from '../../core/shape/reach';
-import { setStep } from '../../project/commands/runs';
+import { setReach } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
 import { useEdit, useGesture } from '../state/app-context';
@@ -29,15 +29,15 @@ export function ReachHandles({
   const isDragging = useRef(false);
   const put = (end: 'from' | 'to', station: number) => {
     const near = length * 0.004;
-    const value =
+    const at =
       end === 'from'
         ? station < near
-          ? null
+          ? 0
           : Math.min(station, reach.to - near)
         : station > length - near
-          ? null
+          ? length
           : Math.max(station, reach.from + near);
-    edit((project) => setStep(project, run.id, 'reach', { [end]: value }));
+    edit((project) => setReach(project, run.id, end, at, length));
   };
   return (['from', 'to'] as const).map((end) => (
     <g

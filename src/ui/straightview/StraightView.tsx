@@ -4,14 +4,17 @@ import { Box, Typography } from '@mui/material';
 import { scaleLinear } from 'd3-scale';
 import { useRef, type PointerEvent } from 'react';
 import { FindingsStrip } from '../findings/FindingsStrip';
-import { useCourse, useCourseView, useRun, useSet } from '../state/app-context';
+import { useCourse, useCourseView, useRun, useSession, useSet } from '../state/app-context';
+import { KeyFields } from '../timeview/KeyFields';
+import { TimeView } from '../timeview/TimeView';
+import { AxisTicks } from './AxisTicks';
+import { AlongChoice } from './AlongChoice';
 import { FindingMarks } from './FindingMarks';
 import { Lane } from './Lane';
 import { PiecesLane } from './PiecesLane';
 import { Playback } from './Playback';
 import { ReachHandles } from './ReachHandles';
 import { RollLane } from './RollLane';
-import { StationAxis } from './StationAxis';
 import { StationHandles } from './StationHandles';
 import { StationCursor } from './StationCursor';
 import { StretchLane } from './StretchLane';
@@ -30,6 +33,7 @@ export function StraightView() {
   const course = useCourse();
   const result = useCourseView();
   const set = useSet();
+  const isOverTime = useSession((s) => s.along === 'time');
   const box = useRef<HTMLDivElement>(null);
   const { width, height } = useSize(box);
   // Drawn taller, the tightness gets the room.
@@ -38,7 +42,7 @@ export function StraightView() {
   const x = scaleLinear([0, length], [LANE_LEFT, Math.max(width - RIGHT, LANE_LEFT + 10)]);
   const onPointerMove = (event: PointerEvent) => {
     const at = x.invert(event.clientX - box.current!.getBoundingClientRect().left);
-    set({ station: result && at >= 0 && at <= length ? at : undefined });
+    set({ station: result && !isOverTime && at >= 0 && at <= length ? at : undefined });
   };
   return (
     <Box
@@ -53,12 +57,16 @@ export function StraightView() {
         sx={{ position: 'relative', flex: 1, minWidth: 0, height: '100%', overflow: 'hidden' }}
       >
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', height: HEADING, px: 3.5 }}>
-          <Typography component="h2" variant="h3">
-            Straight view
-          </Typography>
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 3 }}>
+            <Typography component="h2" variant="h3">
+              Straight view
+            </Typography>
+            {run && <AlongChoice />}
+          </Box>
           <Playback />
         </Box>
-        {run && course && result && width > 0 && height > HEADING + 20 && (
+        {isOverTime && run && width > 0 && <TimeView width={width} height={Math.max(height - HEADING, 0)} />}
+        {!isOverTime && run && course && result && width > 0 && height > HEADING + 20 && (
           <svg
             role="group"
             aria-label={`${run.name} unrolled`}
@@ -66,7 +74,7 @@ export function StraightView() {
             height={170 + more}
             style={{ display: 'block' }}
           >
-            <StationAxis x={x} length={length} bottom={160 + more} />
+            <AxisTicks x={x} width={x(length) - x(0)} bottom={160 + more} unit="m" />
             <Lane top={18} height={30} label="Pieces">
               <PiecesLane x={x} layout={result.layout} run={run} course={course} />
             </Lane>
@@ -86,7 +94,7 @@ export function StraightView() {
           </svg>
         )}
       </Box>
-      {height > HEADING + 20 && <FindingsStrip />}
+      {height > HEADING + 20 && (isOverTime ? <KeyFields /> : <FindingsStrip />)}
     </Box>
   );
 }

@@ -30,10 +30,20 @@ export function StretchLane({
         fillOpacity={0.85}
       />
       <text x={left + 4} y={percent >= 0 ? 26 : 11} fontSize={11} fill="var(--mui-palette-text-secondary)">
-        {Math.abs(percent) < 0.005 || stretch >= 2
-          ? stretchWords(stretch)
-          : `${signed(percentText(percent), percent)} on every piece`}
+        {stretchRange(least, greatest)}
       </text>
     </g>
   );
+}
+
+const NONE = percentText(0);
+
+/** "+0.31 % on every piece", or from the least to the greatest. */
+function stretchRange(least: number, greatest: number): string {
+  const [low, high] = [least, greatest].map((stretch) => {
+    const percent = (stretch - 1) * 100;
+    return Math.abs(percent) < 0.005 ? NONE : signed(percentText(percent), percent);
+  });
+  if (low !== high) return `${low} to ${high}`;
+  return low === NONE || greatest >= 2 ? stretchWords(greatest) : `${high} on every piece`;
 }

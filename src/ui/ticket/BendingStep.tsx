@@ -6,7 +6,7 @@ import { setStep } from '../../project/commands/runs';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
-import { OptionCard } from '../fields/OptionCard';
+import { OptionCards } from '../fields/OptionCards';
 import { metres } from '../format';
 import { useEdit } from '../state/app-context';
 import { FrameFields } from './FrameFields';
@@ -25,22 +25,19 @@ export function BendingStep({ run, course, result }: StepProps) {
   const set = (change: Partial<Bending>) => edit((project) => setStep(project, run.id, 'bending', change));
   const lie = (change: Partial<Shape>) => edit((project) => setStep(project, run.id, 'shape', change));
   const { slicing } = bending;
+  const keys = ['runs', run.id, 'shape'];
   return (
     <>
-      <Box role="radiogroup" aria-label="Frames" sx={{ display: 'grid', gap: 1.5 }}>
-        {FRAME_RULES.map(({ kind, label, hint }) => (
-          <OptionCard
-            key={kind}
-            label={label}
-            hint={hint}
-            isChosen={shape.frames.rule === kind}
-            onChoose={() => lie({ frames: { ...shape.frames, rule: kind } })}
-          />
-        ))}
-      </Box>
+      <OptionCards
+        label="Frames"
+        options={FRAME_RULES.map(({ kind, label, hint }) => ({ value: kind, label, hint }))}
+        value={shape.frames.rule}
+        onChange={(rule) => lie({ frames: { ...shape.frames, rule } })}
+      />
       <FrameFields run={run} result={result} />
       <Box>
         <NumberField
+          of={[...keys, 'roll']}
           label="Roll"
           quantity="angle"
           step={Math.PI / 180}
@@ -50,6 +47,7 @@ export function BendingStep({ run, course, result }: StepProps) {
           onChange={(roll) => lie({ roll })}
         />
         <NumberField
+          of={[...keys, 'turns']}
           label="Turns over the length"
           quantity="plain"
           step={0.25}
@@ -59,6 +57,7 @@ export function BendingStep({ run, course, result }: StepProps) {
           onChange={(turns) => lie({ turns })}
         />
         <NumberField
+          of={[...keys, 'gauge']}
           label="Gauge"
           quantity="plain"
           step={0.05}
@@ -68,6 +67,7 @@ export function BendingStep({ run, course, result }: StepProps) {
           onChange={(gauge) => lie({ gauge })}
         />
         <NumberField
+          of={[...keys, 'lift']}
           label="Lifted, plumb"
           quantity="length"
           step={0.05}
@@ -85,9 +85,16 @@ export function BendingStep({ run, course, result }: StepProps) {
           ]}
           onChange={(pastEnd) => set({ pastEnd })}
         />
-        <SlicingFields slicing={slicing} result={result} counts={counts} onChange={(next) => set({ slicing: next })} />
+        <SlicingFields
+          slicing={slicing}
+          keys={['runs', run.id, 'bending', 'slicing']}
+          result={result}
+          counts={counts}
+          onChange={(next) => set({ slicing: next })}
+        />
         <NumberField
           label="Tolerance of the bend"
+          of={['runs', run.id, 'bending', 'tolerance']}
           quantity="length"
           step={0.0005}
           min={1e-6}

@@ -61,6 +61,7 @@ export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
             <NumberField
               key={end}
               label={`Roll at the ${end}, from upright`}
+              of={['runs', run.id, 'shape', 'frames', 'ends', end]}
               quantity="angle"
               step={Math.PI / 36}
               min={-1e4}

@@ -4,7 +4,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { useRef } from 'react';
 import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
 import { layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
-import { setCourse, setLaying, setRule, setStep } from '../../project/commands/runs';
+import { setCourse, setLaying, setReach, setRule } from '../../project/commands/runs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Fold } from '../fields/Fold';
 import { KindFields } from '../fields/KindFields';
@@ -28,6 +28,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
   const edit = useEdit();
   const set = useSet();
   const at = { run: run.id, course: course.id };
+  const keys = ['runs', run.id, 'courses', course.id];
   const { rule, variation } = course.laying;
   const length = result?.path.length ?? 0;
   const fit = fitOf(course.fit);
@@ -47,6 +48,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         <KindFields
           kind={layingRule(rule)}
           values={rule}
+          of={[...keys, 'laying', 'rule']}
           onChange={(next) => edit((project) => setRule(project, at, next))}
         />
         {rule.kind === 'pinToPin' && path.curve.closed && <ClosingFields run={run} course={course} path={path} />}
@@ -59,29 +61,27 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         <KindFields
           kind={fit}
           values={course.fit}
+          of={[...keys, 'fit']}
           onChange={(next) => edit((project) => setCourse(project, at, { fit: next }))}
         />
         {course.fit.kind === 'levelBand' && <BandPicture at={at} fit={course.fit} segment={segment} />}
-        <NumberField
-          label="From station"
-          quantity="length"
-          step={0.1}
-          min={0}
-          max={length}
-          value={run.reach.from ?? 0}
-          onChange={(from) => edit((project) => setStep(project, run.id, 'reach', { from: from > 0 ? from : null }))}
-        />
-        <NumberField
-          label="To station"
-          quantity="length"
-          step={0.1}
-          min={0}
-          max={length}
-          value={run.reach.to ?? length}
-          onChange={(to) =>
-            edit((project) => setStep(project, run.id, 'reach', { to: to < length - 1e-6 ? to : null }))
-          }
-        />
+        {(['from', 'to'] as const).map((end) => {
+          const value = run.reach[end] ?? (end === 'from' ? 0 : length);
+          const label = end === 'from' ? 'From station' : 'To station';
+          return (
+            <NumberField
+              key={end}
+              of={['runs', run.id, 'reach', end]}
+              label={label}
+              quantity="length"
+              step={0.1}
+              min={0}
+              max={length}
+              value={value}
+              onChange={(station) => edit((project) => setReach(project, run.id, end, station, length))}
+            />
+          );
+        })}
       </Box>
       {result?.layout.steps && <StepFiguresText steps={result.layout.steps} />}
       {result?.segment.seam !== undefined && (
@@ -104,6 +104,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         </Fold>
         <Fold title="Variation" summary={told.variation}>
           <VariationFields
+            keys={[...keys, 'laying', 'variation']}
             variation={variation}
             onChange={(next) => edit((project) => setLaying(project, at, { variation: next }))}
           />

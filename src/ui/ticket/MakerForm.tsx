@@ -32,7 +32,12 @@ export function MakerForm({ segment, spec, seen }: MakerFormProps) {
   return (
     <>
       <Box>
-        <FormFields fields={own.fields} values={values} onChange={(key, value) => put({ ...spec, [key]: value })} />
+        <FormFields
+          fields={own.fields}
+          values={values}
+          of={['segments', segment.id, 'source', 'spec']}
+          onChange={(key, value) => put({ ...spec, [key]: value })}
+        />
       </Box>
       {isDrawn && (
         <Button size="small" variant="outlined" color="secondary" onClick={() => set({ dialog: 'section' })}>

@@ -1,15 +1,16 @@
 'use client';
 
-import { Box, Typography } from '@mui/material';
-import { EASINGS, easingOf } from '../../core/motion/easing-registry';
-import { growthOf, GROWTHS } from '../../core/motion/growth-registry';
+import { Typography } from '@mui/material';
+import { growthOf, GROWTHS, type GrowthSpec } from '../../core/motion/growth-registry';
 import type { MotionSpec } from '../../core/motion/motion-spec';
 import { setMotion } from '../../project/commands/motion';
 import { ChoiceField } from '../fields/ChoiceField';
+import { EasingField } from '../fields/EasingField';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
-import { OptionCard } from '../fields/OptionCard';
+import { OptionCards } from '../fields/OptionCards';
 import { useEdit } from '../state/app-context';
+import { growingOf, growthOutcome } from './growth-outcomes';
 import type { StepProps } from './step-props';
 import { TravelFields } from './TravelFields';
 import { WaitFields } from './WaitFields';
@@ -21,29 +22,43 @@ const ORIGINS: readonly { value: MotionSpec['from']; label: string }[] = [
   { value: 'station', label: 'from a station' },
 ];
 
-const EASING_CHOICES = EASINGS.map(({ kind, label }) => ({ value: kind, label: label.toLowerCase() }));
-
 /** How the run comes into being and how it moves. */
 export function MotionStep({ run, result }: StepProps) {
   const { id, motion } = run;
   const edit = useEdit();
   const { growth, easing, from, station } = motion;
   const change = (next: Partial<MotionSpec>) => edit((project) => setMotion(project, id, next));
+  const asKind = (kind: GrowthSpec['kind']): GrowthSpec => {
+    const { defaults } = growthOf({ kind });
+    return kind === growth.kind ? growth : { ...defaults, ...kept(growth, defaults) };
+  };
+  const stagger = result && growthOf(growth).stagger?.(growth, growingOf(result));
   const reach = result?.layout.reach;
   return (
     <>
-      <Box role="radiogroup" aria-label="Growth" sx={{ display: 'grid', gap: 1.5 }}>
-        {GROWTHS.map(({ kind, label, hint, defaults }) => (
-          <OptionCard
-            key={kind}
-            label={label}
-            hint={hint}
-            isChosen={growth.kind === kind}
-            onChoose={() => growth.kind !== kind && change({ growth: { ...defaults, ...kept(growth, defaults) } })}
-          />
-        ))}
-      </Box>
+      <OptionCards
+        label="Growth"
+        options={GROWTHS.map(({ kind, label, hint }) => ({
+          value: kind,
+          label,
+          hint,
+          consequence: growthOutcome(asKind(kind), result),
+        }))}
+        value={growth.kind}
+        onChange={(kind) => change({ growth: asKind(kind) })}
+      />
       <KindFields kind={growthOf(growth)} values={growth} onChange={(next) => change({ growth: next })} />
+      {stagger && (
+        <NumberField
+          label={stagger.label}
+          quantity={stagger.unit === 's' ? 'time' : 'speed'}
+          step={stagger.unit === 's' ? 0.05 : 0.5}
+          min={0}
+          max={1e4}
+          value={Number(stagger.value.toPrecision(6))}
+          onChange={(value) => change({ growth: stagger.with(value) })}
+        />
+      )}
       {growth.kind !== 'none' && (
         <>
           <ChoiceField label="It grows" value={from} choices={ORIGINS} onChange={(next) => change({ from: next })} />
@@ -58,13 +73,7 @@ export function MotionStep({ run, result }: StepProps) {
               onChange={(next) => change({ station: next })}
             />
           )}
-          <ChoiceField
-            label="Pace"
-            value={easing.kind}
-            choices={EASING_CHOICES}
-            onChange={(kind) => change({ easing: easingOf({ kind }).defaults })}
-          />
-          <KindFields kind={easingOf(easing)} values={easing} onChange={(next) => change({ easing: next })} />
+          <EasingField label="Pace" value={easing} onChange={(next) => change({ easing: next })} />
         </>
       )}
       <WaitFields run={run} />

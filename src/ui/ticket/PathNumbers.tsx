@@ -34,6 +34,7 @@ export function PathNumbers({ path, view, onShape }: PathNumbersProps) {
         .map((field) => (
           <NumberField
             key={field.key}
+            of={['paths', path.id, 'curve', 'numbers', field.key]}
             {...shownAs(field)}
             value={fieldValue(curve, field)}
             onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}

@@ -16,6 +16,7 @@ import { SegmentChoice } from './SegmentChoice';
 export function PatternFields({ at, course }: { at: CourseAt; course: Course }) {
   const edit = useEdit();
   const { pattern, everyOther } = course.laying;
+  const keys = ['runs', at.run, 'courses', course.id, 'laying'];
   const own = patternOf(pattern);
   const { others } = course;
   const put = (i: number, segment: string | undefined) =>
@@ -35,6 +36,7 @@ export function PatternFields({ at, course }: { at: CourseAt; course: Course }) 
       <KindFields
         kind={own}
         values={pattern}
+        of={[...keys, 'pattern']}
         onChange={(next) => edit((project) => setLaying(project, at, { pattern: next }))}
       />
       {(pattern.kind !== 'same' || others.length > 0) &&
@@ -51,6 +53,7 @@ export function PatternFields({ at, course }: { at: CourseAt; course: Course }) 
           ))}
       <NumberField
         label="Other at every … piece (0 = none)"
+        of={[...keys, 'everyOther', 'every']}
         quantity="plain"
         step={1}
         min={0}
@@ -62,6 +65,7 @@ export function PatternFields({ at, course }: { at: CourseAt; course: Course }) 
         <>
           <NumberField
             label="Turned by"
+            of={[...keys, 'everyOther', 'turn']}
             quantity="angle"
             step={Math.PI / 36}
             value={everyOther.turn}

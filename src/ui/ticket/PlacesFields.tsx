@@ -18,9 +18,11 @@ const JOINTS = [
 export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
   const edit = useEdit();
   const { margins, joints } = course.laying;
+  const keys = ['runs', at.run, 'courses', course.id, 'laying'];
   const margin = (key: keyof typeof margins, label: string) => (
     <NumberField
       label={label}
+      of={[...keys, 'margins', key]}
       quantity="length"
       step={0.01}
       min={-1e4}
@@ -51,6 +53,7 @@ export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
       {joints.at === 'corners' && (
         <NumberField
           label="Corners sharper than"
+          of={[...keys, 'joints', 'angle']}
           quantity="angle"
           step={Math.PI / 36}
           min={0}
@@ -64,6 +67,7 @@ export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
           {place('joint', joints.at === 'corners' ? 'Corner piece' : 'Post', 'none, mitred')}
           <NumberField
             label="Free on either side"
+            of={[...keys, 'joints', 'clear']}
             quantity="length"
             step={0.01}
             min={0}

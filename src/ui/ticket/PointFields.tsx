@@ -7,15 +7,15 @@ import type { PathPoint, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import type { PathView } from '../../engine/path-view';
 import { deletePoints, movePoint, setPoint } from '../../project/commands/paths';
+import type { Address } from '../../project/keys/address';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
+import { PlaceField } from '../fields/PlaceField';
 import { SwitchField } from '../fields/SwitchField';
 import { metres } from '../format';
 import { useEdit, useSession, useSet } from '../state/app-context';
 import { ChosenFields } from './ChosenFields';
 import type { StepProps } from './step-props';
-
-const AXES = ['x', 'y (up)', 'z'] as const;
 
 const MANNERS: readonly { value: PointManner; label: string }[] = [
   { value: 'smooth', label: 'smooth' },
@@ -41,6 +41,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
   }
   if (isSeveral) return <ChosenFields path={path} />;
   const i = selected!;
+  const keys = ['paths', path.id, 'curve', 'points', String(i)];
   const leg = legLength(result?.path, i, curve.points.length);
   const put = (change: Partial<PathPoint>) => edit((project) => setPoint(project, path.id, i, change));
   return (
@@ -60,21 +61,13 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           Delete
         </Button>
       </Box>
-      {AXES.map((axis, c) => (
-        <NumberField
-          key={axis}
-          label={axis}
-          quantity="length"
-          step={0.1}
-          value={point.position[c]}
-          min={-1e6}
-          max={1e6}
-          onChange={(value) => {
-            const position = point.position.map((old, k) => (k === c ? value : old)) as [number, number, number];
-            edit((project) => movePoint(project, path.id, i, position));
-          }}
-        />
-      ))}
+      <PlaceField
+        label={`point ${i + 1}`}
+        quantity="length"
+        of={[...keys, 'position']}
+        value={point.position}
+        onChange={(position) => edit((project) => movePoint(project, path.id, i, position))}
+      />
       {leg !== undefined && (
         <Typography variant="body2" color="text.secondary">
           {metres(leg)} along the path to the next point.
@@ -114,6 +107,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
       )}
       {uses.radius && point.teeth === undefined && (
         <NumberField
+          of={[...keys, 'radius']}
           label={uses.radiusLabel ?? 'Rounding radius'}
           quantity="length"
           step={0.1}
@@ -137,10 +131,11 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           onChange={(on) => put({ broken: on ? undefined : true })}
         />
       )}
-      <AlongValues point={point} onChange={put} />
+      <AlongValues point={point} keys={keys} onChange={put} />
       {uses.weight && (
         <NumberField
           label="Weight"
+          of={[...keys, 'weight']}
           quantity="plain"
           step={0.25}
           min={1e-3}
@@ -154,7 +149,8 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
 }
 
 /** What the run does here, blended along the path to the next point that says something. */
-function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change: Partial<PathPoint>) => void }) {
+function AlongValues(props: { point: PathPoint; keys: Address; onChange: (change: Partial<PathPoint>) => void }) {
+  const { point, keys, onChange } = props;
   return (
     <>
       <SwitchField
@@ -164,6 +160,7 @@ function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change:
       />
       {point.roll !== undefined && (
         <NumberField
+          of={[...keys, 'roll']}
           label="Roll here"
           quantity="angle"
           step={Math.PI / 36}
@@ -180,6 +177,7 @@ function AlongValues({ point, onChange }: { point: PathPoint; onChange: (change:
       />
       {point.gauge !== undefined && (
         <NumberField
+          of={[...keys, 'gauge']}
           label="Thickness here"
           quantity="plain"
           step={0.05}

@@ -25,6 +25,7 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
   const edit = useEdit();
   const change = (next: Partial<Course>) => edit((project) => setCourse(project, at, next));
   const { align } = course;
+  const keys = ['runs', at.run, 'courses', course.id];
   const distance = { quantity: 'length', step: 0.05, min: -1e4, max: 1e4 } as const;
   return (
     <>
@@ -40,8 +41,20 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
         choices={HEIGHTS}
         onChange={(height) => change({ align: { ...align, height } })}
       />
-      <NumberField label="To the right (S)" {...distance} value={course.side} onChange={(side) => change({ side })} />
-      <NumberField label="Above (U)" {...distance} value={course.height} onChange={(height) => change({ height })} />
+      <NumberField
+        of={[...keys, 'side']}
+        label="To the right (S)"
+        {...distance}
+        value={course.side}
+        onChange={(side) => change({ side })}
+      />
+      <NumberField
+        of={[...keys, 'height']}
+        label="Above (U)"
+        {...distance}
+        value={course.height}
+        onChange={(height) => change({ height })}
+      />
       <SwitchField label="Mirrored" value={course.mirrored} onChange={(mirrored) => change({ mirrored })} />
     </>
   );

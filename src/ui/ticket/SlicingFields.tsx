@@ -2,6 +2,7 @@
 
 import { Typography } from '@mui/material';
 import type { Run } from '../../project/schema';
+import type { Address } from '../../project/keys/address';
 import { ChoiceField } from '../fields/ChoiceField';
 import { ListField } from '../fields/ListField';
 import { NumberField } from '../fields/NumberField';
@@ -14,6 +15,7 @@ type Slicing = Run['bending']['slicing'];
 
 export interface SlicingFieldsProps {
   readonly slicing: Slicing;
+  readonly keys: Address;
   readonly result: CourseView | undefined;
   /** Triangles that each way would come to. */
   readonly counts: SlicingCounts | undefined;
@@ -21,7 +23,7 @@ export interface SlicingFieldsProps {
 }
 
 /** Where the segment is sliced so that it can bend, and what the path would need. */
-export function SlicingFields({ slicing, result, counts, onChange }: SlicingFieldsProps) {
+export function SlicingFields({ slicing, keys, result, counts, onChange }: SlicingFieldsProps) {
   const needed = result?.segment.neededPerMetre ?? 0;
   /** How many triangles a choice would come to, said before it is made. */
   const counted = (by: keyof SlicingCounts, how = '') => {
@@ -45,6 +47,7 @@ export function SlicingFields({ slicing, result, counts, onChange }: SlicingFiel
       {slicing.by === 'rows' && (
         <NumberField
           label="Rows in a piece"
+          of={[...keys, 'rows']}
           quantity="plain"
           step={1}
           min={1}
@@ -56,6 +59,7 @@ export function SlicingFields({ slicing, result, counts, onChange }: SlicingFiel
       {slicing.by === 'spacing' && (
         <NumberField
           label="A row every"
+          of={[...keys, 'spacing']}
           quantity="length"
           step={0.01}
           min={1e-4}

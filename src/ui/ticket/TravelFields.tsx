@@ -8,6 +8,7 @@ import { NumberField } from '../fields/NumberField';
 import { metres, seconds } from '../format';
 import { useEdit, useProject } from '../state/app-context';
 import type { CourseView } from '../state/results-store';
+import { WheelTurn } from './WheelTurn';
 
 /** Off by less than this share of the round it looks as it did. */
 const NEAR = 1e-8;
@@ -35,11 +36,31 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
         value={speed}
         onChange={put}
       />
+      {round && count > 0 && (
+        <NumberField
+          label="Pieces a second"
+          quantity="plain"
+          step={0.5}
+          min={-1e5}
+          max={1e5}
+          value={Number(((speed * count) / round.length).toPrecision(9))}
+          onChange={(pieces) => put((pieces * round.length) / count)}
+        />
+      )}
+      <NumberField
+        of={['runs', id, 'motion', 'shift']}
+        label="Has slid by"
+        quantity="length"
+        step={0.05}
+        min={-1e6}
+        max={1e6}
+        value={motion.shift}
+        onChange={(shift) => edit((project) => setMotion(project, id, { shift }))}
+      />
+      <WheelTurn run={run} />
       {speed !== 0 && (
         <Typography variant="body2" color="text.secondary">
-          {metres(Math.abs(way))} in {seconds(duration)}
-          {round && `, ${((Math.abs(speed) * count) / round.length).toFixed(2)} pieces a second`}.
-          {isLoop && ' It goes on without a jump.'}
+          {metres(Math.abs(way))} in {seconds(duration)}.{isLoop && ' It goes on without a jump.'}
         </Typography>
       )}
       {speed !== 0 && round && !isLoop && (

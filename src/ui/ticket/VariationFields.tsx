@@ -1,20 +1,23 @@
 'use client';
 
 import type { VariationSpec } from '../../core/layout/variation';
+import type { Address } from '../../project/keys/address';
 import { NumberField } from '../fields/NumberField';
 
 interface VariationFieldsProps {
   readonly variation: VariationSpec;
+  readonly keys: Address;
   readonly onChange: (variation: VariationSpec) => void;
 }
 
 /** How far the pieces of a run may differ in colour and in where their texture starts. */
-export function VariationFields({ variation, onChange }: VariationFieldsProps) {
+export function VariationFields({ variation, keys, onChange }: VariationFieldsProps) {
   const { tint, shift, seed } = variation;
   return (
     <>
       <NumberField
         label="Vary brightness by up to"
+        of={[...keys, 'tint']}
         quantity="percent"
         step={0.05}
         min={0}
@@ -24,6 +27,7 @@ export function VariationFields({ variation, onChange }: VariationFieldsProps) {
       />
       <NumberField
         label="Textures shifted by up to"
+        of={[...keys, 'shift']}
         quantity="length"
         step={0.1}
         min={0}

@@ -1,4 +1,5 @@
 import { calm } from './calm';
+import { climb } from './climb';
 import { evenOut } from './even-out';
 import { mirrorHalf } from './mirror-half';
 import { refine } from './refine';
@@ -6,4 +7,4 @@ import { subdivide } from './subdivide';
 import { thinOut } from './thin-out';
 
 /** In the order in which people are shown them. */
-export const TIDIES = { refine, subdivide, evenOut, thinOut, calm, mirrorHalf };
+export const TIDIES = { refine, subdivide, evenOut, thinOut, calm, climb, mirrorHalf };

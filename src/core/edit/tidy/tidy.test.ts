@@ -6,6 +6,7 @@ import { changeKind } from '../change-kind';
 import { deviation } from '../deviation';
 import { FRAME_STRIDE } from '../../frames/frame-table';
 import type { CurveKindName, CurveSpec } from '../../curve/registry';
+import { buildPlanMeasure } from '../../shape/plan-measure';
 import { TIDIES } from '.';
 
 const ZIGZAG: Vec3[] = [[0, 0, 0], [6, 1, 3], [12, 0, 0], [14, 2, 4], [24, 0, 1]]; // prettier-ignore
@@ -108,4 +109,31 @@ it('calming leaves ends and straight lines alone and shortens a zigzag', () => {
   expect(TIDIES.calm.apply(line).points.map(({ position }) => position)).toEqual(
     line.points.map(({ position }) => position),
   );
+});
+
+describe('a path that climbs evenly', () => {
+  it.each(['smooth', 'handles', 'mixed', 'straight'] as const)(
+    'has its points on one slope as seen from above (%s)',
+    (kind) => {
+      const spec = made(kind);
+      const [first, last] = [spec.points[0], spec.points.at(-1)!];
+      const done = TIDIES.climb.apply(spec);
+      expect(done.points[0].position).toEqual(first.position);
+      last.position.forEach((v, c) => expect(done.points.at(-1)!.position[c]).toBeCloseTo(v, 9));
+      const table = tableOf(compiled(done), 'upright', { tolerance: 1e-6 });
+      const plan = buildPlanMeasure(table);
+      const slope = (last.position[1] - first.position[1]) / plan.placeOf(table.length);
+      // Legs between points are curves of their own kind: near to the slope, at the points on it.
+      const { pointStations } = table;
+      done.points.forEach(({ position: [x, y, z] }, i) => {
+        expect([x, z]).toEqual([spec.points[i].position[0], spec.points[i].position[2]]);
+        expect(y - first.position[1]).toBeCloseTo(slope * plan.placeOf(pointStations[i]), 2);
+      });
+    },
+  );
+
+  it('is the same one where it is closed or has no points of its own', () => {
+    const closed = made('smooth', true);
+    expect(TIDIES.climb.apply(closed)).toBe(closed);
+  });
 });

@@ -56,6 +56,15 @@ export const oneByOne = defineGrowth({
   words: 'is laid one by one in',
   passes: ({ come }) => (come === 'alongThePath' ? 'all' : 'own'),
   seconds: ({ seconds }) => seconds,
+  stagger(options, { count, length }) {
+    const each = tookOf(options) * options.seconds;
+    const lasting = (begins: number) => ({ ...options, seconds: Math.min(Math.max(begins + each, 0.04), 3600) });
+    const begins = options.seconds - each; // seconds until the last one begins
+    const gaps = Math.max(count - 1, 1);
+    return options.turn === 'number'
+      ? { label: 'One after the other by', unit: 's', value: begins / gaps, with: (apart) => lasting(apart * gaps) }
+      : { label: 'They go on at', unit: 'm/s', value: begins > 0 ? length / begins : 0, with: (speed) => lasting(speed > 0 ? length / speed : 0) }; // prettier-ignore
+  },
   reaches: (options, away) => (1 - tookOf(options)) * away + tookOf(options),
   poseAt(options, share, { reach: { from, to }, origin }) {
     const { turn, come, height } = options;

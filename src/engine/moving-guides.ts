@@ -1,0 +1,33 @@
+import { POSE_STRIDE, settleTrack } from '../core/bending/joint-poses';
+import { turnOf } from '../core/guides/guide-spec';
+import type { NamedMesh } from '../formats/format';
+import type { Guide } from '../project/schema';
+import { guideMeshes } from './guide-meshes';
+import type { GuideKeeper } from './guide-keeper';
+import type { Times } from './moving-objects';
+
+const WHOLE = [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1];
+
+/** Guides that may move: the same ones at each moment. */
+export async function movingGuides(
+  moments: readonly (readonly Guide[])[],
+  keeper: GuideKeeper,
+  times: Times,
+): Promise<NamedMesh[]> {
+  const [first] = moments;
+  const made = await Promise.all(
+    first.map(async (guide, i): Promise<NamedMesh[]> => {
+      const track = new Float64Array(moments.length * POSE_STRIDE);
+      moments.forEach((guides, m) => {
+        const { position, turn } = guides[i];
+        track.set([...position, ...turnOf(turn), 1, 1, 1], m * POSE_STRIDE);
+      });
+      settleTrack(track);
+      const isStill = track.every((value, k) => value === track[k % POSE_STRIDE]);
+      if (isStill) return guideMeshes([guide], keeper);
+      const meshes = await guideMeshes([{ ...guide, position: [0, 0, 0], turn: [0, 0, 0] }], keeper);
+      return meshes.map((mesh) => ({ ...mesh, places: Float64Array.from(WHOLE), moves: { by: 'places', times, tracks: [track] } })); // prettier-ignore
+    }),
+  );
+  return made.flat();
+}
