@@ -1,25 +1,11 @@
 import { z } from 'zod';
 import { frameSpecSchema } from '../frames/registry';
-import { blends } from './blends';
+import { followsSchema } from './follower-registry';
 import { LANE_NAMES } from './lane';
-
-blends satisfies { [K in keyof typeof blends]: { kind: K } };
-
-export type BlendName = keyof typeof blends;
-
-/** A value along the length: keys over stations (metres), and how it goes from one to the next. */
-const laneSpecSchema = z.strictObject({
-  blend: z.enum(Object.keys(blends) as [BlendName, ...BlendName[]]),
-  keys: z
-    .array(z.strictObject({ station: z.number().min(0).max(1e7), value: z.number().min(-1e4).max(1e4) }))
-    .min(1)
-    .max(2000)
-    .readonly(),
-});
+import { isGauge, laneSpecSchema } from './lane-spec';
 
 const lanes = LANE_NAMES.map((name) => {
-  const isGauge = name === 'gaugeUp' || name === 'gaugeSide';
-  const spec = isGauge
+  const spec = isGauge(name)
     ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value > 0), { error: 'a gauge is more than 0' })
     : laneSpecSchema;
   return [name, spec.optional()] as const;
@@ -40,7 +26,8 @@ export const shapeSpecSchema = z.strictObject({
   lanes: z
     .strictObject(Object.fromEntries(lanes) as Record<(typeof LANE_NAMES)[number], (typeof lanes)[number][1]>)
     .optional(),
+  /** What follows from how the path bends. */
+  follows: followsSchema.optional(),
 });
 
-export type LaneSpec = z.infer<typeof laneSpecSchema>;
 export type ShapeSpec = z.infer<typeof shapeSpecSchema>;

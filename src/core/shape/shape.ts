@@ -1,22 +1,17 @@
 import type { FrameTable } from '../frames/frame-table';
-import { blends } from './blends';
-import { expLane, levelLane, slopeLane, type Lane, type LaneName } from './lane';
-import { lanesOf, type PointValues } from './point-lanes';
+import { followingLanes } from './follower-registry';
+import { levelLane } from './lane';
+import type { PointValues } from './point-lanes';
 import type { Reach } from './reach';
-import type { LaneSpec, ShapeSpec } from './shape-spec';
+import { saidLanes } from './said-lanes';
+import { laneOfRun, type ShapeLane } from './shape-lane';
+import type { ShapeSpec } from './shape-spec';
 
 /** How a run has moved along its path: what lay at station s of the finished one lies at from + scale (s - from) + shift. Metres. */
 export interface Ride {
   readonly from: number;
   readonly scale: number;
   readonly shift: number;
-}
-
-/** One thing that is said of a run along its length. */
-export interface ShapeLane extends Lane {
-  readonly name: LaneName;
-  /** Whether it goes with the run when that moves, or stays with the path. */
-  readonly goesWith: 'run' | 'path';
 }
 
 /** Where a run goes and how it lies there: frames with all that is said along the length. Ask `fillFrameOn` for a place. */
@@ -35,36 +30,12 @@ export interface ShapeInput {
   readonly points?: readonly PointValues[];
 }
 
-type Said = Omit<ShapeSpec, 'frames' | 'lift'>;
-
 /** The shape of a run along a path; all that is said of roll, gauge, offset and texture becomes lanes of it. */
-export function buildShape(table: FrameTable, spec: Said, { reach, points = [] }: ShapeInput): Shape {
-  const ofRun = (name: LaneName, lane: Lane): ShapeLane => ({ ...lane, name, goesWith: 'run' });
-  const ofPath = (name: LaneName, lane: Lane | undefined): ShapeLane[] =>
-    lane ? [{ ...lane, name, goesWith: 'path' }] : [];
-  const { roll, turns, gauge } = spec;
-  const perMetre = (2 * Math.PI * turns) / (reach.to - reach.from || 1);
-  const said = lanesOf(points, table.pointStations, table.closed ? table.length : undefined);
-  const keyed = Object.entries(spec.lanes ?? {}) as [LaneName, LaneSpec | undefined][];
-  const lanes = [
-    ...(roll !== 0 || turns !== 0 ? [ofRun('roll', slopeLane(roll, perMetre, reach.from))] : []),
-    ...(gauge !== 1 ? [ofRun('gaugeUp', levelLane(gauge)), ofRun('gaugeSide', levelLane(gauge))] : []),
-    ...ofPath('roll', said.roll),
-    ...ofPath('gaugeUp', said.gauge),
-    ...ofPath('gaugeSide', said.gauge),
-    ...keyed.flatMap(([name, lane]) => (lane ? [ofRun(name, keyedLane(name, lane))] : [])),
-  ];
-  return { table, reach, lanes };
-}
-
-/** Gauges are blended by their logarithms. */
-function keyedLane(name: LaneName, { blend, keys }: LaneSpec): Lane {
-  const sorted = keys.toSorted((a, b) => a.station - b.station);
-  const apart = sorted.filter(({ station }, i) => i === 0 || station - sorted[i - 1].station > 1e-9);
-  const stations = apart.map(({ station }) => station);
-  const values = apart.map(({ value }) => value);
-  if (name !== 'gaugeUp' && name !== 'gaugeSide') return blends[blend].lane(stations, values, undefined);
-  return expLane(blends[blend].lane(stations, values.map(Math.log), undefined));
+export function buildShape(table: FrameTable, spec: Omit<ShapeSpec, 'frames' | 'lift'>, input: ShapeInput): Shape {
+  const { reach, points = [] } = input;
+  const { pointStations, closed, length } = table;
+  const said = saidLanes(spec, { reach, points, pointStations, period: closed ? length : undefined });
+  return { table, reach, lanes: [...said, ...followingLanes(table, spec.follows)] };
 }
 
 /** The shape of the run after it has moved: what goes with it has, too. */
@@ -77,8 +48,8 @@ export const unmoved = ({ from, scale, shift }: Ride, station: number): number =
 /** The same run to one side of its path: metres up and sideways, square to it. */
 export function besideShape(shape: Shape, up: number, side: number): Shape {
   const more: ShapeLane[] = [
-    ...(up !== 0 ? [{ ...levelLane(up), name: 'offsetUp', goesWith: 'run' } as const] : []),
-    ...(side !== 0 ? [{ ...levelLane(side), name: 'offsetSide', goesWith: 'run' } as const] : []),
+    ...(up !== 0 ? [laneOfRun('offsetUp', levelLane(up))] : []),
+    ...(side !== 0 ? [laneOfRun('offsetSide', levelLane(side))] : []),
   ];
   return more.length > 0 ? { ...shape, lanes: [...shape.lanes, ...more] } : shape;
 }
@@ -86,8 +57,8 @@ export function besideShape(shape: Shape, up: number, side: number): Shape {
 /** The same run thicker by a factor everywhere. */
 export function thickened(shape: Shape, factor: number): Shape {
   if (factor === 1) return shape;
-  const lane = (name: LaneName): ShapeLane => ({ ...levelLane(factor), name, goesWith: 'run' });
-  return { ...shape, lanes: [...shape.lanes, lane('gaugeUp'), lane('gaugeSide')] };
+  const both = (['gaugeUp', 'gaugeSide'] as const).map((name) => laneOfRun(name, levelLane(factor)));
+  return { ...shape, lanes: [...shape.lanes, ...both] };
 }
 
 /** Stations at which lanes have to be looked at, ascending, metres. */
