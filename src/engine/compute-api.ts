@@ -13,6 +13,7 @@ import type { BroughtFile, PlacedLine } from './brought-file';
 import type { NamedBytes, Repeated } from '../formats/format';
 import type { Guide, Project } from '../project/schema';
 import type { AskedWinding } from './wind-round';
+import type { EvenTwist } from './even-twist';
 import type { FacetUpdate } from './facets';
 import type { PartsLine } from './parts-list';
 import type { PieceRow } from './piece-table';
@@ -60,6 +61,8 @@ export interface ComputeApi {
   parts(project: Project): Promise<Result<readonly PartsLine[]>>;
   /** How the links of a course fit the loop that they go round. Problems: `laying.no-loop`, and those of the run. */
   closing(source: RunSource, course: string): Promise<Result<Closing>>;
+  /** A roll with which the run twists evenly. Problems: those of the run. */
+  evenTwist(source: RunSource): Promise<Result<EvenTwist>>;
   /** Points that wind about a guide's own y axis. */
   windRound(guide: Guide, winding: AskedWinding): Promise<Result<readonly PathPoint[]>>;
   /** The lines of a drawing, a table or a mesh file; its points stay with the worker. */

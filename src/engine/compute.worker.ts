@@ -18,6 +18,7 @@ import { closingOfCourse } from './closing';
 import type { ComputeApi } from './compute-api';
 import { holdLife } from './worker-life';
 import { Deriver, type DerivedCourse, type DerivedRun } from './derive';
+import { evenTwist } from './even-twist';
 import { partsList } from './parts-list';
 import { pieceTable } from './piece-table';
 import { pushOutOf } from './push-out-of';
@@ -79,6 +80,7 @@ const api: ComputeApi = {
   pieces: (source, course) => ofCourse(source, course, (_, own) => pieceTable(own)),
   parts: (project) => partsList(deriver, project),
   closing: (source, course) => closingOfCourse(deriver, source, course),
+  evenTwist: (source) => evenTwist(deriver, source),
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? windRound(ready.value, guide, winding) : ready;

@@ -138,7 +138,7 @@ export class Deriver {
     const loose = courses.map(({ segment }) => segment.prepare);
     const begins = beginsOf(source, this.paths);
     return this.#runs.get(JSON.stringify([keys, steps.motion, begins, loose, radii, checked]), () => {
-      const shape = buildShape(table, said, { reach, points: curve.points });
+      const shape = buildShape(table, said, { reach, points: curve.points, isHeld: bending.pastEnd === 'hold' });
       const laid: DerivedCourse[] = [];
       for (const [i, { course }] of courses.entries()) {
         const made = this.#courses.get(keys[i], () => this.#layCourse(source, shape, course, readies[i]));

@@ -16,6 +16,7 @@ import { neededRow } from '../core/segment/pieces/plan-slices';
 import { halfWidth } from '../core/segment/prepared-segment';
 import type { DerivedCourse, DerivedRun, Deriver } from './derive';
 import { viewPath, type PathView } from './path-view';
+import { sidesOfCourse } from './piece-table';
 import { wheelsOf } from './wheels-of';
 
 /** What the screen knows of a run beside its courses, by what changes together. */
@@ -28,7 +29,12 @@ export interface RunFacets {
 
 /** What the screen knows of one course. */
 export interface CourseFacets {
-  readonly layout: Layout & { readonly summary: LayoutSummary; readonly steps?: StepFigures | undefined };
+  readonly layout: Layout & {
+    readonly summary: LayoutSummary;
+    readonly steps?: StepFigures | undefined;
+    /** See `sideStretches`. */
+    readonly sides: Float32Array;
+  };
   readonly segment: SegmentFigures;
   readonly surface: { readonly materials: readonly Material[]; readonly images: readonly Image[] };
   readonly topology: Topology;
@@ -168,7 +174,7 @@ function changedOf<F>(now: VersionsOf<F>, held: Partial<VersionsOf<F>> | undefin
 /** The buffers of facets, to be moved and not copied. */
 export function buffersOf({ path, courses }: FacetUpdate['changed']): ArrayBuffer[] {
   const arrays = [
-    ...(path ? [path.line, path.tightness, path.ups, path.sides, path.stations] : []),
+    ...(path ? [path.line, path.tightness, path.ups, path.sides, path.stations, path.twists] : []),
     ...Object.values(courses).flatMap(({ topology, geometry, repeated = [] }) => [
       ...repeated.flatMap(({ uvs, indices, colours, positions, normals }) => [
         uvs,
@@ -209,10 +215,12 @@ function repeatedMesh({ form: { mesh } }: InstanceSet): RepeatedMesh {
   };
 }
 
-function layoutOf({ laid, summary, shape, course, ready }: DerivedCourse): CourseFacets['layout'] {
+function layoutOf(derived: DerivedCourse): CourseFacets['layout'] {
+  const { laid, summary, shape, course, ready } = derived;
   const { min, max } = ready.prepared.box;
   const size = { wide: max[2] - min[2], thick: max[1] - min[1] };
-  return { ...laid.layout, summary, steps: stepFigures(laid.layout, shape, course.fit, size) };
+  const sides = sidesOfCourse(derived);
+  return { ...laid.layout, summary, steps: stepFigures(laid.layout, shape, course.fit, size), sides };
 }
 
 function figuresOf({ ready, laid, shape, tolerance }: DerivedCourse): SegmentFigures {

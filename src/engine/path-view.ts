@@ -1,8 +1,12 @@
 import { tightnessOn } from '../core/findings/checks/folding-over';
-import { SIDE, UP } from '../core/frames/frame-table';
+import { SIDE, TWIST, UP } from '../core/frames/frame-table';
 import { slopeOf, type Slope } from '../core/shape/slope';
+import { followingLanes } from '../core/shape/follower-registry';
 import { eachFrameOn } from '../core/shape/frame-on';
+import type { LaneName } from '../core/shape/lane';
+import { valueOn } from '../core/shape/said-lanes';
 import { tightest, type Tightest } from '../core/shape/tightest';
+import { twistFigures, type TwistFigures } from '../core/shape/twist-evenness';
 import { CREASE_ANGLE } from '../core/math/tolerance';
 import type { DerivedRun } from './derive';
 
@@ -20,6 +24,11 @@ export interface PathView {
   readonly endTwist: number;
   /** Share of the radius that the section uses on the inner side; folds over at 1. */
   readonly tightness: Float32Array;
+  /** Radians per metre: how the run twists about its path, beyond least twist. */
+  readonly twists: Float32Array;
+  readonly twist: TwistFigures;
+  /** What of roll (radians) and gauge follows from how the path bends; absent = nothing does. */
+  readonly follows?: { readonly rolls: Float32Array; readonly gauges: Float32Array };
   readonly pointStations: Float64Array;
   /** Metres: where the path turns on the spot by more than a little. */
   readonly corners: readonly number[];
@@ -35,13 +44,7 @@ export function viewPath({ table, courses, source }: DerivedRun): PathView {
   const { length, planLength, closed, endTwist, pointStations } = table;
   const { shape, ready } = courses[0];
   const lift = source.steps.shape.lift ?? 0;
-  const [stations, line, ups, sides, tightness]: [number[], number[], number[], number[], number[]] = [
-    [],
-    [],
-    [],
-    [],
-    [],
-  ];
+  const [stations, line, ups, sides, tightness, twists] = Array.from({ length: 6 }, (): number[] => []) as [number[], number[], number[], number[], number[], number[]]; // prettier-ignore
   let last = -Infinity;
   eachFrameOn(
     shape,
@@ -57,9 +60,13 @@ export function viewPath({ table, courses, source }: DerivedRun): PathView {
         sides.push(frame[c + SIDE]);
       }
       tightness.push(tightnessOn(ready.support, frame));
+      twists.push(frame[TWIST]);
     },
     { most: length * FARTHEST, peaks: true },
   );
+  const { follows } = source.steps.shape;
+  const following = followingLanes(table, follows);
+  const along = (name: LaneName) => Float32Array.from(stations, (station) => valueOn(following, name, station));
   return {
     ...{ length, planLength, closed, endTwist, pointStations },
     stations: Float64Array.from(stations),
@@ -67,6 +74,9 @@ export function viewPath({ table, courses, source }: DerivedRun): PathView {
     ups: Float32Array.from(ups),
     sides: Float32Array.from(sides),
     tightness: Float32Array.from(tightness),
+    twists: Float32Array.from(twists),
+    twist: twistFigures(shape),
+    ...(follows && { follows: { rolls: along('roll'), gauges: along('gaugeUp') } }),
     corners: table.kinks.flatMap(({ station, angle }) => (angle > CREASE_ANGLE ? [station] : [])),
     tightest: tightest(table, shape.reach.from, shape.reach.to),
     slope: slopeOf(table),

@@ -1,7 +1,6 @@
-import { fillFrame } from '../core/frames/fill-frame';
-import { CURVATURE, FRAME_STRIDE, SIDE } from '../core/frames/frame-table';
+import { fitOf } from '../core/layout/fit-registry';
 import type { PieceKind } from '../core/layout/placement';
-import { GAUGE_SIDE, frameOn } from '../core/shape/frame-on';
+import { sideStretches } from '../core/layout/side-stretch';
 import type { DerivedCourse } from './derive';
 
 /** A piece of a course in numbers: metres, radians, shares. */
@@ -20,22 +19,22 @@ export interface PieceRow {
   readonly gap: number;
 }
 
-/**
- * All pieces of a course. At distance z to the side of the path a bend of curvature k along it makes lengths 1 - k z times as long (elementary);
- * taken in the middle of the piece, at the edges of its segment's box.
- */
-export function pieceTable({ laid, shape, pieces }: DerivedCourse): readonly PieceRow[] {
-  const bodies = [pieces.segment, ...(pieces.others ?? [])];
-  const frame = new Float64Array(FRAME_STRIDE);
-  return laid.layout.placements.map((placement): PieceRow => {
+/** All pieces of a course. */
+export function pieceTable(course: DerivedCourse): readonly PieceRow[] {
+  const sides = sidesOfCourse(course);
+  return course.laid.layout.placements.map((placement, i): PieceRow => {
     const { piece, kind, body, station, natural, length, stretch, turn, gap } = placement;
-    const middle = station + length / 2;
-    fillFrame(frame, 0, shape.table, middle);
-    const bend = [0, 1, 2].reduce((sum, c) => sum + frame[CURVATURE + c] * frame[SIDE + c], 0);
-    const gauge = frameOn(shape, middle)[GAUGE_SIDE];
-    const { min, max } = (bodies[body] ?? pieces.segment).box;
-    const edges = [min[2], max[2]].map((z) => stretch * (1 - bend * z * gauge) - 1);
-    const [inner, outer] = [Math.min(...edges), Math.max(...edges)];
+    const [inner, outer] = [sides[i * 2] - 1, sides[i * 2 + 1] - 1];
     return { piece, kind, body, station, natural, length, stretch: stretch - 1, inner, outer, turn, gap };
+  });
+}
+
+/** See `sideStretches`: at the edges of each piece's segment; pieces that are not bent are as long everywhere. */
+export function sidesOfCourse({ laid, shape, pieces, course }: DerivedCourse): Float32Array {
+  const bodies = [pieces.segment, ...(pieces.others ?? [])];
+  const isBent = fitOf(course.fit).follows;
+  return sideStretches(laid.layout.placements, shape, ({ body }) => {
+    const { min, max } = (bodies[body] ?? pieces.segment).box;
+    return isBent ? { left: min[2], right: max[2] } : { left: 0, right: 0 };
   });
 }

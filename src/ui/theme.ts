@@ -66,6 +66,8 @@ export const theme = createTheme({
         body: { fontVariantNumeric: 'tabular-nums' },
         '.pane-edge': { height: 1, background: 'var(--mui-palette-divider)', cursor: 'ns-resize' },
         '.pane-edge:hover, .pane-edge[data-separator="active"]': { background: 'var(--mui-palette-primary-main)' },
+        // A ring round a disc is round.
+        '.key-disc:focus-visible': { outline: 'none', strokeWidth: 3.5 },
         '*:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
         '@media (prefers-reduced-motion: reduce)': {
           '*': { transition: 'none !important', animation: 'none !important' },

@@ -1,5 +1,6 @@
 import { curveFrom, helix, pathOf } from '../testing/curves';
 import { bentRun, compiled, jobOf, planRun, prepared, tableOf } from '../testing/runs';
+import { boxOf } from '../mesh/box';
 import { isClosed } from '../mesh/is-closed';
 import type { Mesh } from '../mesh/mesh';
 import { area, volume } from '../mesh/measure';
@@ -238,6 +239,14 @@ describe('past the end', () => {
   it('runs straight on', () => {
     const { mesh } = bentRun(plank, table, jobOf({ laying: three }));
     expect(endOf(mesh.positions)).toBeCloseTo(12, 5);
+  });
+
+  it('holds at the end what would go beyond it', () => {
+    const { mesh } = bentRun(plank, table, jobOf({ laying: three, bending: { pastEnd: 'hold' } }));
+    const trimmed = bentRun(plank, table, jobOf({ laying: three, bending: { pastEnd: 'trim' } })).mesh;
+    const [held, cut] = [boxOf(mesh.positions), boxOf(trimmed.positions)];
+    for (const end of ['min', 'max'] as const) held[end].forEach((x, c) => expect(x).toBeCloseTo(cut[end][c], 5));
+    expect(volume(mesh) / volume(plank.mesh)).toBeCloseTo(2.5, 4);
   });
 
   it('trims by a true, closed cut', () => {

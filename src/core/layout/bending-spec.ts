@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { slicingSpecSchema } from '../segment/slicing-spec';
 
-const PAST_THE_END = ['straightOn', 'trim'] as const;
+/** What becomes of that which lies beyond the reach: it goes on along the path and straight on behind that, or wraps round a closed one; is cut off; is held at the end. */
+const PAST_THE_END = ['straightOn', 'trim', 'hold'] as const;
 
 /** How a run's geometry is made. */
 export const bendingSpecSchema = z.strictObject({

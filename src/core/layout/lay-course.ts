@@ -90,7 +90,10 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const asked = bendTolerance(bending.tolerance, halfWidth(segment.box), gauge);
   const last = shown.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
   const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
-  const turns = fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : [];
+  const turns = [
+    ...(fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : []),
+    ...(shape.isHeld ? [reach.from, reach.to] : []),
+  ];
   const rows = () => withCorners(buildRowDensity(shape, [first, last], { half, tolerance: asked }, passes), turns);
   const slicing: BendingSpec['slicing'] = follows ? bending.slicing : { by: 'off' };
   const density = slicing.by === 'off' ? NO_ROWS : rows();

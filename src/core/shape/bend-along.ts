@@ -45,7 +45,7 @@ const along = (samples: Float64Array, { before, after }: Kink, axis: number): nu
   [0, 1, 2].reduce((dot, c) => dot + samples[after * FRAME_STRIDE + FORWARD + c] * samples[before * FRAME_STRIDE + axis + c], 0); // prettier-ignore
 
 /** The value at a station, straight between the places; level beyond them. */
-export function readAlong(stations: readonly number[], values: readonly number[], station: number): number {
+export function readAlong(stations: ArrayLike<number>, values: ArrayLike<number>, station: number): number {
   const i = firstAfter(stations, station);
   if (i === 0) return values[0];
   if (i === stations.length) return values[i - 1];

@@ -21,8 +21,10 @@ export const SLOPE = 4;
  * @returns the roll, radians.
  */
 export function fillFrameOn(out: Float64Array, at: number, shape: Shape, s: number, isBefore = false): number {
-  fillFrame(out, at, shape.table, s, isBefore);
-  return layOn(out, at, shape, s);
+  const { table, reach, isHeld } = shape;
+  const station = isHeld ? Math.min(Math.max(s, reach.from), reach.to) : s;
+  fillFrame(out, at, table, station, isBefore || (isHeld === true && s >= reach.to));
+  return layOn(out, at, shape, station);
 }
 
 /** The frame of a shape at a station, see {@link fillFrameOn}. */

@@ -12,7 +12,7 @@ export const PROFILES = Object.values(profiles) as unknown as readonly AnyProfil
 
 export const profileSpecSchema = specSchemaOf(profiles);
 
-export const profileOf = ({ kind }: Pick<ProfileSpec, 'kind'>): AnyProfile => profiles[kind] as unknown as AnyProfile;
+export const profileOf = ({ kind }: Pick<ProfileSpec, 'kind'>): AnyProfile => profiles[kind];
 
 /** A reach that is counted in shares. */
 export const UNIT_REACH = { from: 0, to: 1 } as const;

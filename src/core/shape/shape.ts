@@ -20,6 +20,8 @@ export interface Shape {
   readonly reach: Reach;
   /** Lanes of one name count together: rolls and offsets are added, gauges multiplied. */
   readonly lanes: readonly ShapeLane[];
+  /** Nothing goes beyond the reach: what would lies at its end. */
+  readonly isHeld?: boolean;
   /** Absent = it has not moved. */
   readonly ride?: Ride | undefined;
 }
@@ -28,14 +30,15 @@ export interface ShapeInput {
   readonly reach: Reach;
   /** The path's points, for what they say of roll and gauge. */
   readonly points?: readonly PointValues[];
+  readonly isHeld?: boolean;
 }
 
 /** The shape of a run along a path; all that is said of roll, gauge, offset and texture becomes lanes of it. */
 export function buildShape(table: FrameTable, spec: Omit<ShapeSpec, 'frames' | 'lift'>, input: ShapeInput): Shape {
-  const { reach, points = [] } = input;
+  const { reach, points = [], isHeld } = input;
   const { pointStations, closed, length } = table;
   const said = saidLanes(spec, { reach, points, pointStations, period: closed ? length : undefined });
-  return { table, reach, lanes: [...said, ...followingLanes(table, spec.follows)] };
+  return { table, reach, lanes: [...said, ...followingLanes(table, spec.follows)], ...(isHeld && { isHeld }) };
 }
 
 /** The shape of the run after it has moved: what goes with it has, too. */

@@ -153,7 +153,8 @@ export function laidRun({
   ...more
 }: LaidInput) {
   const { course, shape: spec, bending, motion } = job;
-  const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points });
+  const isHeld = bending.pastEnd === 'hold';
+  const shape = buildShape(table, spec, { reach: resolveReach(job.reach, table.length), points, isHeld });
   const { gauge } = spec;
   const passes = passesOf(motion);
   return { shape, laid: layCourse({ ...more, others, shape, segment, course, bending, gauge, passes, forms }) };

@@ -10,8 +10,6 @@ import { FindingCard } from './FindingCard';
 import { asideCount, groupFindings } from './group-findings';
 import { Note } from './Note';
 
-const WIDTH = 268;
-
 /** The selected run's findings, beside its lanes: what, where, how much, and the remedy. Nothing where there are none. */
 export function FindingsStrip() {
   const run = useRun();
@@ -23,23 +21,7 @@ export function FindingsStrip() {
   const groups = groupFindings(findings, run.setAside);
   const aside = asideCount(findings, run.setAside);
   return (
-    <Box
-      component="section"
-      aria-label="Findings"
-      sx={{
-        width: WIDTH,
-        flex: 'none',
-        height: '100%',
-        overflowY: 'auto',
-        borderLeft: '1px solid',
-        borderColor: 'divider',
-        px: 3,
-        py: 2,
-        display: 'grid',
-        alignContent: 'start',
-        gap: 2,
-      }}
-    >
+    <Box component="section" aria-label="Findings" sx={{ display: 'grid', alignContent: 'start', gap: 2 }}>
       {problems.map((problem) => (
         <Note key={problem.code} title="This run cannot be laid" text={problemWords(problem)} />
       ))}

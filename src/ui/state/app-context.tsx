@@ -18,6 +18,7 @@ import {
   type RunResult,
   type CourseView,
 } from './results-store';
+import { createLanesStore, type LanesStore } from './lanes-store';
 import { CRASHED, tellIn, type Tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
@@ -33,6 +34,7 @@ export interface AppServices {
   /** For long work: reading a mesh, baking. The view has a worker of its own. */
   readonly baker: ComputeClient;
   readonly lens: Lens;
+  readonly lanes: LanesStore;
 }
 
 export const AppContext = createContext<AppServices | undefined>(undefined);
@@ -56,7 +58,17 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
       (trouble) => {
         if (!isLive) return;
         tell.problems(trouble);
-        setServices({ document, session, results, keeper, tell, viewer, baker, lens: new Lens() });
+        setServices({
+          document,
+          session,
+          results,
+          keeper,
+          tell,
+          viewer,
+          baker,
+          lens: new Lens(),
+          lanes: createLanesStore(),
+        });
       },
       (error: unknown) => session.getState().notify(String(error), { kind: 'error', stays: true }),
     );

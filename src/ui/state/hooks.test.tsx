@@ -11,6 +11,7 @@ import { Lens } from '../pictures/lens';
 import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
+import { createLanesStore } from './lanes-store';
 import type { Keeper } from './keeper';
 import { createResultsStore } from './results-store';
 import { createSessionStore } from './session-store';
@@ -36,6 +37,7 @@ function app(api: object = {}) {
     viewer: {} as ComputeClient,
     baker: { call } as unknown as ComputeClient,
     lens: new Lens(),
+    lanes: createLanesStore(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (
     <AppContext value={services}>

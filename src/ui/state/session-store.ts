@@ -1,7 +1,9 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Finding } from '../../core/findings/registry';
 import type { Vec3 } from '../../core/math/vec3';
+import type { LaneSpec } from '../../core/shape/lane-spec';
 import type { KeyPlace } from '../../project/commands/keys';
+import type { LanePlace } from '../../project/commands/lanes';
 import type { StepName } from './steps';
 
 export type ViewName = 'free' | 'above' | 'front' | 'side';
@@ -89,6 +91,10 @@ export interface SessionState {
   readonly along: 'length' | 'time';
   /** The chosen keys. */
   readonly keys: readonly KeyPlace[];
+  /** The chosen keys of the selected run's lanes; none when another run is chosen. */
+  readonly laneKeys: readonly LanePlace[];
+  /** A lane that was copied, and what its values are. */
+  readonly copiedLane: { readonly quantity: string; readonly lane: LaneSpec } | undefined;
   readonly save: SaveState;
   readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | 'pieces' | undefined;
   /** Those that are shown or wait to be, the oldest first. */
@@ -136,6 +142,8 @@ export const createSessionStore = (): SessionStore =>
     isPlaying: false,
     along: 'length',
     keys: [],
+    laneKeys: [],
+    copiedLane: undefined,
     save: { kind: 'saving' },
     dialog: undefined,
     notices: [],
@@ -150,6 +158,7 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
+        ...('run' in change && !('laneKeys' in change) && { laneKeys: [] }),
         ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
         ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
       }),

@@ -1,33 +1,36 @@
 'use client';
 
+import type { ScaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import type { Layout } from '../../core/layout/layout';
 import type { Course, Run } from '../../project/schema';
 import { metres } from '../format';
 import { useSession, useSet } from '../state/app-context';
-import type { StationScale } from './Lane';
 import { PieceFields } from './PieceFields';
+import { seenOf } from './seen-of';
+import { usePieceDrag } from './use-piece-drag';
 
-/** More blocks than this are drawn as one band. */
-const MOST_BLOCKS = 600;
+/** More blocks than this in sight are drawn as one band. */
+const MOST_BLOCKS = 700;
 
 export interface PiecesLaneProps {
-  readonly x: StationScale;
+  readonly x: ScaleLinear<number, number>;
   readonly layout: Layout;
   readonly run: Run;
   readonly course: Course;
+  readonly height: number;
 }
 
-/** Pieces as blocks where they lie: one is chosen by a click, and changed by a double click. */
-export function PiecesLane({ x, layout: { placements }, run, course }: PiecesLaneProps) {
+/** Pieces as blocks where they lie: one is chosen by a click, changed by a double click, and moved along by pulling one that is chosen. */
+export function PiecesLane({ x, layout: { placements }, run, course, height }: PiecesLaneProps) {
   const set = useSet();
   const chosen = useSession((s) => s.piece);
   const [opened, setOpened] = useState<{ piece: number; anchor: Element }>();
-  const isBand = placements.length > MOST_BLOCKS;
-  const last = placements[placements.length - 1];
-  const blocks = isBand
-    ? [{ ...placements[0], length: last.station + last.length - placements[0].station }]
-    : placements;
+  const drag = usePieceDrag(run, course, x);
+  const seen = seenOf(placements, x);
+  const isBand = seen.length > MOST_BLOCKS;
+  const last = seen[seen.length - 1];
+  const blocks = isBand ? [{ ...seen[0], length: last.station + last.length - seen[0].station }] : seen;
   return (
     <>
       {blocks.map(({ piece, station, length, hidden, body, kind }) => {
@@ -43,21 +46,24 @@ export function PiecesLane({ x, layout: { placements }, run, course }: PiecesLan
             data-piece={piece}
             x={left + inset}
             y={3}
-            width={width - inset * 2}
-            height={24}
+            width={Math.max(width - inset * 2, 0.3)}
+            height={height - 8}
             rx={Math.min(3, width / 4)}
             fill={colour}
             fillOpacity={hidden ? 0 : isChosen || isOther ? 0.55 : 0.3}
             stroke={colour}
             strokeOpacity={0.75}
             strokeDasharray={hidden ? '3 3' : undefined}
-            style={{ cursor: isBand ? 'default' : 'pointer' }}
-            onClick={() => !isBand && set({ piece: isChosen ? undefined : piece })}
+            style={{ cursor: isBand ? 'default' : isChosen ? 'ew-resize' : 'pointer', touchAction: 'none' }}
+            onPointerDown={(event) => isChosen && drag.start(event, piece)}
+            onPointerMove={drag.move}
+            onPointerUp={drag.end}
+            onClick={() => !isBand && !drag.hasMoved() && set({ piece: isChosen ? undefined : piece })}
             onDoubleClick={(event) => !isBand && setOpened({ piece, anchor: event.currentTarget })}
           >
             <title>
               {isBand
-                ? `${placements.length} pieces`
+                ? `${seen.length} pieces; zoom in to see each`
                 : `Piece ${piece + 1}: ${metres(length)} from station ${metres(station)}. Double click to change it.`}
             </title>
           </rect>

@@ -18,11 +18,16 @@ export function ReachHandles({
   run,
   length,
   reach,
+  top,
+  height,
 }: {
   x: InvertibleScale;
   run: Run;
   length: number;
   reach: Reach;
+  /** Of the lane in which they stand, pixels. */
+  top: number;
+  height: number;
 }) {
   const edit = useEdit();
   const gesture = useGesture();
@@ -49,7 +54,7 @@ export function ReachHandles({
       aria-valuemax={length}
       aria-valuenow={reach[end]}
       aria-valuetext={metres(reach[end])}
-      transform={`translate(${x(reach[end])} 18)`}
+      transform={`translate(${x(reach[end])} ${top})`}
       style={{ cursor: 'ew-resize', touchAction: 'none' }}
       onPointerDown={(event: PointerEvent<SVGGElement>) => {
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -70,12 +75,12 @@ export function ReachHandles({
         if (by !== 0) put(end, now + (by * length) / 100);
       }}
     >
-      <rect x={-9} y={-2} width={18} height={34} fill="transparent" />
+      <rect x={-9} y={-2} width={18} height={height} fill="transparent" />
       <rect
         x={-2.5}
         y={0}
         width={5}
-        height={30}
+        height={height - 4}
         rx={2.5}
         fill="var(--mui-palette-background-paper)"
         stroke="var(--mui-palette-primary-main)"

@@ -12,10 +12,12 @@ interface StationHandlesProps {
   readonly run: Run;
   readonly course: Course;
   readonly length: number;
+  /** The middle of the lane in which they stand, pixels. */
+  readonly middle: number;
 }
 
 /** The stations at which pieces stand, to drag; one more where the lane is double clicked between them. */
-export function StationHandles({ x, run, course, length }: StationHandlesProps) {
+export function StationHandles({ x, run, course, length, middle }: StationHandlesProps) {
   const edit = useEdit();
   const gesture = useGesture();
   const dragged = useRef<number>(undefined);
@@ -38,7 +40,7 @@ export function StationHandles({ x, run, course, length }: StationHandlesProps) 
       aria-valuenow={station}
       aria-valuetext={metres(station)}
       cx={x(station)}
-      cy={33}
+      cy={middle}
       r={5}
       fill="var(--mui-palette-background-paper)"
       stroke="var(--mui-palette-primary-main)"

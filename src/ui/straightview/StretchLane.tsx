@@ -1,39 +1,111 @@
-import type { Layout } from '../../core/layout/layout';
-import type { LayoutSummary } from '../../core/layout/summary';
-import { percentText, signed, stretchWords } from '../format';
-import type { StationScale } from './Lane';
+import type { ScaleLinear } from 'd3-scale';
+import type { Placement } from '../../core/layout/placement';
+import type { CourseFacets } from '../../engine/facets';
+import { metres, percentText, signed, stretchWords } from '../format';
+import { seenOf } from './seen-of';
 
-/** By how much the pieces are longer or shorter than they were; full height = 10 %. */
-export function StretchLane({
-  x,
-  layout: { placements, summary },
-}: {
-  x: StationScale;
-  layout: Layout & { readonly summary: LayoutSummary };
-}) {
+export interface StretchLaneProps {
+  readonly x: ScaleLinear<number, number>;
+  readonly layout: CourseFacets['layout'];
+  readonly height: number;
+}
+
+/** More pieces than this in sight are drawn by columns of pixels. */
+const MOST_BARS = 500;
+/** What keeps words apart from what they lie on. */
+const HALO = { paintOrder: 'stroke', stroke: 'var(--mui-palette-background-paper)', strokeWidth: 3 } as const;
+/** A whole lane stands for this much at the least. */
+const LEAST = 0.02;
+
+/** By how much each piece is longer or shorter than it was: a bar for it on the path, and a mark for its side towards the bend and the one away from it. */
+export function StretchLane({ x, layout: { placements, summary, sides }, height }: StretchLaneProps) {
+  const seen = seenOf(placements, x);
+  const first = placements.indexOf(seen[0]);
+  const most = Math.max(LEAST, ...range(seen, sides, first).map(Math.abs));
+  const middle = height / 2;
+  const y = (stretch: number) => middle - (Math.min(Math.max(stretch / most, -1), 1) * (height - 8)) / 2;
   const { least, greatest } = summary.stretch;
-  const stretch = Math.abs(greatest - 1) >= Math.abs(least - 1) ? greatest : least;
-  const percent = (stretch - 1) * 100;
-  const height = Math.min(Math.abs(percent) / 10, 1) * 10;
-  const first = placements[0];
-  const last = placements[placements.length - 1];
-  const [left, right] = [x(first.station), x(last.station + last.length)];
+  const [left, right] = x.range() as [number, number];
+  const bars = columns(seen, sides, first, x);
   return (
     <g>
-      <line x1={x(0)} x2={right} y1={16} y2={16} stroke="var(--mui-palette-divider)" />
-      <rect
-        x={left}
-        width={right - left}
-        y={percent >= 0 ? 16 - height : 16}
-        height={Math.max(height, 1)}
-        fill="var(--mui-palette-tokens-cane)"
-        fillOpacity={0.85}
-      />
-      <text x={left + 4} y={percent >= 0 ? 26 : 11} fontSize={11} fill="var(--mui-palette-text-secondary)">
+      <line x1={left} x2={right} y1={middle} y2={middle} stroke="var(--mui-palette-divider)" />
+      {bars.map(({ from, to, stretch, inner, outer, words }, i) => (
+        <g key={i} fill="var(--mui-palette-tokens-cane)">
+          <rect
+            x={from}
+            width={to - from}
+            y={Math.min(y(inner), y(outer))}
+            height={Math.abs(y(inner) - y(outer))}
+            fillOpacity={0.28}
+          />
+          <rect
+            x={from}
+            width={to - from}
+            y={Math.min(y(stretch), middle) - 0.5}
+            height={Math.abs(y(stretch) - middle) + 1}
+            fillOpacity={0.85}
+          />
+          <rect x={from} width={to - from} height={height} fill="transparent">
+            <title>{words}</title>
+          </rect>
+        </g>
+      ))}
+      <text
+        x={right - 4}
+        y={height - 3}
+        textAnchor="end"
+        fontSize={11}
+        fill="var(--mui-palette-text-secondary)"
+        pointerEvents="none"
+        {...HALO}
+      >
         {stretchRange(least, greatest)}
       </text>
     </g>
   );
+}
+
+interface Bar {
+  readonly from: number;
+  readonly to: number;
+  readonly stretch: number;
+  readonly inner: number;
+  readonly outer: number;
+  readonly words: string;
+}
+
+/** A bar a piece, or where they are many one a column, for the piece of it whose sides are farthest apart. */
+function columns(
+  seen: readonly Placement[],
+  sides: Float32Array,
+  first: number,
+  x: ScaleLinear<number, number>,
+): Bar[] {
+  const mean = seen.reduce((sum, { stretch }) => sum + stretch, 0) / Math.max(seen.length, 1);
+  const bars: Bar[] = [];
+  const isDense = seen.length > MOST_BARS;
+  seen.forEach(({ piece, station, length, stretch }, i) => {
+    const [from, to] = [x(station), x(station + length)];
+    const [inner, outer] = [sides[(first + i) * 2] - 1, sides[(first + i) * 2 + 1] - 1];
+    const gap = to - from > 4 ? 0.5 : 0;
+    const text = (share: number) => signed(percentText(share * 100), share);
+    const words = `Piece ${piece + 1} at ${metres(station)}: ${text(stretch - 1)} on the path, ${text(inner)} and ${text(outer)} at its sides; ${text(stretch - mean)} off the mean`;
+    const bar = { from: from + gap, to: Math.max(to - gap, from + 0.5), stretch: stretch - 1, inner, outer, words };
+    const last = bars[bars.length - 1];
+    if (!isDense || !last || Math.floor(from) > Math.floor(last.from)) bars.push(bar);
+    else if (outer - inner > last.outer - last.inner) bars[bars.length - 1] = { ...bar, from: last.from };
+  });
+  return bars;
+}
+
+function range(seen: readonly Placement[], sides: Float32Array, first: number): [number, number] {
+  let [least, most] = [0, 0];
+  seen.forEach(({ stretch }, i) => {
+    least = Math.min(least, sides[(first + i) * 2] - 1, stretch - 1);
+    most = Math.max(most, sides[(first + i) * 2 + 1] - 1, stretch - 1);
+  });
+  return [least, most];
 }
 
 const NONE = percentText(0);

@@ -1,15 +1,15 @@
+import type { ScaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { firstAfter } from '../../core/math/first-after';
 import type { PathView } from '../../engine/path-view';
 import { radius } from '../format';
-import type { StationScale } from './Lane';
 
 /** Where the limit lies in the lane, from its foot. */
 const LIMIT = 0.78;
 
 /** How much of its radius the segment uses on the inner side; at the limit it folds over. */
-export function TightnessLane({ x, path, height }: { x: StationScale; path: PathView; height: number }) {
+export function TightnessLane({ x, path, height }: { x: ScaleLinear<number, number>; path: PathView; height: number }) {
   const { tightness, stations } = path;
   const samples = useMemo(() => thinned(tightness, 800), [tightness]);
   const y = (t: number) => height - Math.min(t * LIMIT, 1) * height;
@@ -24,6 +24,7 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
     (i) => y(tightness[i]),
   )(samples);
   const limit = y(1);
+  const [left, right] = x.range() as [number, number];
   const tightestAt = x(path.tightest.station);
   const tightestTop = y(tightness[Math.max(firstAfter(stations, path.tightest.station) - 1, 0)]);
   const isLate = path.tightest.station > path.length * 0.9;
@@ -54,8 +55,8 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
         />
       ))}
       <line
-        x1={x(0)}
-        x2={at(tightness.length - 1)}
+        x1={left}
+        x2={right}
         y1={limit}
         y2={limit}
         stroke="var(--mui-palette-error-main)"
@@ -63,8 +64,8 @@ export function TightnessLane({ x, path, height }: { x: StationScale; path: Path
         strokeWidth={1}
       />
       <text
-        x={at(tightness.length - 1)}
-        y={limit - 4}
+        x={right}
+        y={limit < 12 ? limit + 11 : limit - 4}
         textAnchor="end"
         fontSize={11}
         fill="var(--mui-palette-error-main)"

@@ -9,9 +9,12 @@ import { NumberField } from '../fields/NumberField';
 import { OptionCards } from '../fields/OptionCards';
 import { metres } from '../format';
 import { useEdit } from '../state/app-context';
+import { FollowFields } from './FollowFields';
 import { FrameFields } from './FrameFields';
+import { GaugeShapes } from './GaugeShapes';
 import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
+import { TwistFields } from './TwistFields';
 import { useChoices } from './use-choices';
 
 type Bending = Run['bending'];
@@ -56,6 +59,7 @@ export function BendingStep({ run, course, result }: StepProps) {
           max={1e4}
           onChange={(turns) => lie({ turns })}
         />
+        <TwistFields run={run} result={result} />
         <NumberField
           of={[...keys, 'gauge']}
           label="Gauge"
@@ -66,6 +70,8 @@ export function BendingStep({ run, course, result }: StepProps) {
           max={1e4}
           onChange={(gauge) => lie({ gauge })}
         />
+        <GaugeShapes run={run} result={result} />
+        <FollowFields run={run} result={result} />
         <NumberField
           of={[...keys, 'lift']}
           label="Lifted, plumb"
@@ -80,8 +86,9 @@ export function BendingStep({ run, course, result }: StepProps) {
           label="Past the end"
           value={bending.pastEnd}
           choices={[
-            { value: 'straightOn', label: 'run straight on' },
+            { value: 'straightOn', label: result?.path.closed ? 'wrap round' : 'run straight on' },
             { value: 'trim', label: 'trim' },
+            { value: 'hold', label: 'hold' },
           ]}
           onChange={(pastEnd) => set({ pastEnd })}
         />

@@ -71,6 +71,7 @@ export function KeyDiscs({ of, keys, words, x, y, middle, onPull }: KeyDiscsProp
       fill={isChosen(key.at) ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-background-paper)'}
       stroke="var(--mui-palette-primary-main)"
       strokeWidth={1.75}
+      className="key-disc"
       style={{ cursor: 'move', touchAction: 'none' }}
       onPointerDown={(event) => {
         event.stopPropagation();

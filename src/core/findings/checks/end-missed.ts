@@ -8,7 +8,7 @@ export const endMissed = defineCheck({
     const { remainder, reach } = layout;
     if (layingRule(course.laying.rule).mayLeaveBare) return [];
     if (Math.abs(remainder) <= (reach.to - reach.from) * 1e-6) return [];
-    if (remainder < 0 && bending.pastEnd === 'trim') return [];
+    if (remainder < 0 && bending.pastEnd !== 'straightOn') return [];
     const at = {
       from: Math.min(reach.to - remainder, reach.to),
       to: Math.max(reach.to - remainder, reach.to),

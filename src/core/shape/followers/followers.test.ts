@@ -29,7 +29,7 @@ describe('bank', () => {
       ...spec,
       points: spec.points.map((point, i) => (i % 3 === 0 ? point : { ...point, radius: 30 })),
     };
-    const table = tableOf(compiled(rounded as typeof spec), 'upright');
+    const table = tableOf(compiled(rounded), 'upright');
     const shape = shapeOf(table, { follows: { bank: { speed: 25, most: 0.2, ease: 10 } } });
     const lean = (station: number) => {
       const frame = frameOn(shape, station);

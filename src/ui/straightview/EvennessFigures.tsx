@@ -1,0 +1,38 @@
+import { Box, Typography } from '@mui/material';
+import { degrees, percentText, plural, radius, signed } from '../format';
+import type { CourseView } from '../state/results-store';
+
+const text = (share: number) => signed(percentText(share * 100), share);
+
+/** How even the run is: its pieces' stretch, at their sides too, and its twist. */
+export function EvennessFigures({ result: { layout, path } }: { result: CourseView }) {
+  const { placements, sides } = layout;
+  const mean = placements.reduce((sum, { stretch }) => sum + stretch, 0) / Math.max(placements.length, 1);
+  const off = Math.sqrt(placements.reduce((sum, { stretch }) => sum + (stretch - mean) ** 2, 0) / Math.max(placements.length, 1)); // prettier-ignore
+  const [inner, outer] = sides.reduce(([least, most], side) => [Math.min(least, side), Math.max(most, side)], [Infinity, -Infinity]); // prettier-ignore
+  const { least, greatest, deviation } = path.twist;
+  const rows: readonly (readonly [string, string])[] = [
+    [plural(placements.length, 'piece'), `${text(mean - 1)}, off by ${percentText(off * 100)}`],
+    ['At their sides', `${text(inner - 1)} to ${text(outer - 1)}`],
+    ['Twist a metre', least === greatest ? degrees(least) : `${degrees(least)} to ${degrees(greatest)}`],
+    ['Off even twist by', degrees(deviation)],
+    ['Tightest bend', radius(path.tightest.radius)],
+  ];
+  return (
+    <Box component="section" aria-label="Evenness" sx={{ mt: 1 }}>
+      <Typography sx={{ fontWeight: 650, fontSize: 13, mb: 1 }}>Evenness</Typography>
+      <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 2, rowGap: 0.75 }}>
+        {rows.map(([name, value]) => (
+          <Box key={name} sx={{ display: 'contents' }}>
+            <Typography component="dt" variant="body2" color="text.secondary">
+              {name}
+            </Typography>
+            <Typography component="dd" variant="body2" sx={{ m: 0, textAlign: 'right' }}>
+              {value}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
