@@ -1,6 +1,6 @@
 import { withKey, withMovedKeys, withoutKeys, type KeyMove } from '../../core/shape/edit-lane';
 import type { LaneName } from '../../core/shape/lane';
-import type { LaneKey, LaneSpec } from '../../core/shape/lane-spec';
+import { isGauge, type LaneKey, type LaneSpec } from '../../core/shape/lane-spec';
 import type { Project, Run } from '../schema';
 import { setStep } from './runs';
 
@@ -40,11 +40,19 @@ export function editLane(project: Project, id: string, pick: LanePick, change: C
 export const setLane = (project: Project, id: string, pick: LanePick, lane: LaneSpec | undefined): Project =>
   editLane(project, id, pick, () => lane);
 
-/** A lane as it begins: it goes with the reach, and smoothly. */
-export const newLane = (key: LaneKey): LaneSpec => ({ blend: 'smooth', along: 'reach', keys: [key] });
+/** A lane as it begins: it goes with the reach, smoothly, and stays as it was at the ends of it, where the key is none of them. */
+export function newLane(pick: LanePick, key: LaneKey): LaneSpec {
+  const value = isGauge(namesOf(pick)[0]) ? 1 : 0;
+  const ends = [0, 1].filter((station) => Math.abs(station - key.station) > AT_END);
+  const keys = [...ends.map((station) => ({ station, value })), key].toSorted((a, b) => a.station - b.station);
+  return { blend: 'smooth', along: 'reach', keys };
+}
+
+/** Of the reach: a key so near to its end is at it. */
+const AT_END = 0.005;
 
 export const putLaneKey = (project: Project, id: string, pick: LanePick, key: LaneKey): Project =>
-  editLane(project, id, pick, (lane) => (lane ? withKey(lane, key) : newLane(key)));
+  editLane(project, id, pick, (lane) => (lane ? withKey(lane, key) : newLane(pick, key)));
 
 const picksIn = (places: readonly LanePlace[]): readonly LanePick[] => [...new Set(places.map(({ lane }) => lane))];
 const stationsIn = (places: readonly LanePlace[], pick: LanePick): readonly number[] =>

@@ -13,6 +13,7 @@ import { GuideDisc } from './GuideDisc';
 import { HeadroomLine } from './HeadroomLine';
 import { PathOverlay } from './PathOverlay';
 import { PenOverlay } from './PenOverlay';
+import { RingOverlay } from './RingOverlay';
 import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
 import { PieceMark } from './PieceMark';
@@ -31,6 +32,7 @@ const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
   freehand:
     'Draw on the ground or over a guide. From an end the path goes on; from the path to the path that part is drawn anew.',
   choose: 'Draw a box round points; with Ctrl it adds to those chosen. Enter ends.',
+  ring: 'Click on the path to put the ring there. Turn it to roll the run; pull its grips to swell it. Enter ends.',
   ruler: 'Click on two places to measure between them. Enter ends.',
 };
 
@@ -106,8 +108,11 @@ export function BentView() {
         {tool === 'ruler' && <RulerOverlay viewport={viewport} to={rulerAt} />}
         {box && <ChoosingBox {...box} />}
         {result && run?.visible && <FindingMarks viewport={viewport} path={result.path} />}
-        {path && run?.visible && tool !== 'freehand' && <PathOverlay viewport={viewport} path={path} />}
+        {path && run?.visible && tool !== 'freehand' && tool !== 'ring' && (
+          <PathOverlay viewport={viewport} path={path} />
+        )}
         {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} />}
+        <RingOverlay viewport={viewport} />
         <GuideDisc viewport={viewport} />
         {result && run?.visible && <StationMarker viewport={viewport} path={result.path} />}
       </Box>

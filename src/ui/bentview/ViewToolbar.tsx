@@ -25,6 +25,11 @@ const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
   { value: 'choose', label: 'Select by box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
   { value: 'pen', label: 'Pen', hint: 'Click in the view for one point after another. Enter ends.' },
   { value: 'freehand', label: 'Freehand', hint: 'Draw the path in one stroke, on the ground or over a guide.' },
+  {
+    value: 'ring',
+    label: 'Ring',
+    hint: 'Click on the path for a ring there: turn it to roll the run, pull its two grips to swell it.',
+  },
   { value: 'ruler', label: 'Ruler', hint: 'Click on two places to measure between them.' },
 ];
 

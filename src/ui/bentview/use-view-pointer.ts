@@ -79,6 +79,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
       return;
     }
     const station = path && result ? nearestStation(viewport, result.path, x, y, NEAR) : undefined;
+    if (station !== undefined && tool === 'ring') return session.getState().set({ ring: station, laneKeys: [] });
     if (station !== undefined) return insert(station);
     const other = viewport.runAt(x, y);
     if (other) session.getState().set(other === run?.id ? none : { ...none, run: other });

@@ -7,7 +7,7 @@ import type { LanePlace } from '../../project/commands/lanes';
 import type { StepName } from './steps';
 
 export type ViewName = 'free' | 'above' | 'front' | 'side';
-export type ToolName = 'shape' | 'choose' | 'pen' | 'freehand' | 'ruler';
+export type ToolName = 'shape' | 'choose' | 'pen' | 'freehand' | 'ring' | 'ruler';
 
 /** What several chosen points are turned and scaled about. */
 export type Pivot = 'middle' | 'first' | 'origin' | 'ruler' | 'own';
@@ -93,6 +93,8 @@ export interface SessionState {
   readonly keys: readonly KeyPlace[];
   /** The chosen keys of the selected run's lanes; none when another run is chosen. */
   readonly laneKeys: readonly LanePlace[];
+  /** Metres: the station of the ring that turns and swells the run; absent = the middle of its reach. */
+  readonly ring: number | undefined;
   /** A lane that was copied, and what its values are. */
   readonly copiedLane: { readonly quantity: string; readonly lane: LaneSpec } | undefined;
   readonly save: SaveState;
@@ -143,6 +145,7 @@ export const createSessionStore = (): SessionStore =>
     along: 'length',
     keys: [],
     laneKeys: [],
+    ring: undefined,
     copiedLane: undefined,
     save: { kind: 'saving' },
     dialog: undefined,
@@ -158,7 +161,7 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
-        ...('run' in change && !('laneKeys' in change) && { laneKeys: [] }),
+        ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
         ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
         ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
       }),

@@ -4,8 +4,10 @@ import { Box } from '@mui/material';
 import { scaleLinear } from 'd3-scale';
 import { useId, useMemo, useState, type PointerEvent, type ReactNode } from 'react';
 import { useStore } from 'zustand';
+import { areGaugesOne } from '../../project/commands/lanes';
 import type { Course, Run } from '../../project/schema';
 import { useApp, useProject, useSet } from '../state/app-context';
+import type { ShownLane } from '../state/lanes-store';
 import type { CourseView } from '../state/results-store';
 import { AxisTicks } from './AxisTicks';
 import { FindingMarks } from './FindingMarks';
@@ -38,10 +40,18 @@ export interface RunLanesProps {
   readonly height: number;
 }
 
+/** The lanes that are shown of a run: both gauges apart where they are not the same. */
+const shownFor = (lanes: readonly ShownLane[], run: Run): readonly ShownLane[] =>
+  lanes.flatMap((lane) => {
+    const isBoth = lane.kind === 'gauge' && !areGaugesOne(run);
+    return isBoth ? (['gaugeUp', 'gaugeSide'] as const).map((kind) => ({ ...lane, kind })) : [lane];
+  });
+
 /** A run along its length, lane under lane; x is the station in metres. */
 export function RunLanes({ run, course, result, width, height }: RunLanesProps) {
   const { lanes } = useApp();
-  const { shown } = useStore(lanes);
+  const asShown = useStore(lanes, (s) => s.shown);
+  const shown = useMemo(() => shownFor(asShown, run), [asShown, run]);
   const set = useSet();
   const clip = useId();
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run.path));
