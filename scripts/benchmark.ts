@@ -450,7 +450,7 @@ function longRun(curve: CurveSpec, kind: 'chainLink' | 'kerbedLane', rule: RuleS
   return {
     length: table.length,
     lay() {
-      const laid = layPieces(course.laying, input, { reach: shape.reach, path: laidPathOf(shape, 'path'), pastEnd: 'straightOn' }); // prettier-ignore
+      const laid = layPieces(course.laying, input, { reach: shape.reach, path: laidPathOf(shape, 'path', segment.value.box), pastEnd: 'straightOn' }); // prettier-ignore
       if (!laid.ok) throw new Error(laid.problems[0].code);
       return laid.value;
     },

@@ -15,7 +15,7 @@ export interface CourseChoices {
 /** Worked out when somebody chooses, not with every edit: a dozen rules lay the course anew. */
 export function choicesOf({ source }: DerivedRun, { course, pieces, laid, shape }: DerivedCourse): CourseChoices {
   const { pastEnd } = source.steps.bending;
-  const path = laidPathOf(shape, fitOf(course.fit).measures(course.fit));
+  const path = laidPathOf(shape, fitOf(course.fit).measures(course.fit), pieces.segment.box);
   const { laying } = course;
   const rules = LAYING_RULES.flatMap(({ kind }) => {
     if (laying.rule.kind === kind) return [[kind, summaryOf(laid.layout)] as const];

@@ -1,6 +1,6 @@
 import { fitOf } from '../core/layout/fit-registry';
 import type { PieceKind } from '../core/layout/placement';
-import { sideStretches } from '../core/layout/side-stretch';
+import { SIDES_STRIDE, sideStretches } from '../core/layout/side-stretch';
 import type { DerivedCourse } from './derive';
 
 /** A piece of a course in numbers: metres, radians, shares. */
@@ -23,18 +23,21 @@ export interface PieceRow {
 export function pieceTable(course: DerivedCourse): readonly PieceRow[] {
   const sides = sidesOfCourse(course);
   return course.laid.layout.placements.map((placement, i): PieceRow => {
-    const { piece, kind, body, station, natural, length, stretch, turn, gap } = placement;
-    const [inner, outer] = [sides[i * 2] - 1, sides[i * 2 + 1] - 1];
-    return { piece, kind, body, station, natural, length, stretch: stretch - 1, inner, outer, turn, gap };
+    const { piece, kind, body, station, natural, length, turn, gap } = placement;
+    const [stretch, inner, outer] = [0, 1, 2].map((k) => sides[i * SIDES_STRIDE + k] - 1);
+    return { piece, kind, body, station, natural, length, stretch, inner, outer, turn, gap };
   });
 }
 
 /** See `sideStretches`: at the edges of each piece's segment; pieces that are not bent are as long everywhere. */
 export function sidesOfCourse({ laid, shape, pieces, course }: DerivedCourse): Float32Array {
   const bodies = [pieces.segment, ...(pieces.others ?? [])];
-  const isBent = fitOf(course.fit).follows;
-  return sideStretches(laid.layout.placements, shape, ({ body }) => {
+  const fit = fitOf(course.fit);
+  const along = fit.measures(course.fit);
+  const isOnPath = along === 'path' || along === 'plan';
+  return sideStretches(laid.layout.placements, shape, ({ body, stretch, factor }) => {
     const { min, max } = (bodies[body] ?? pieces.segment).box;
-    return isBent ? { left: min[2], right: max[2] } : { left: 0, right: 0 };
+    const axis = isOnPath ? stretch : factor; // what keeps a side's length says nothing of the path by itself
+    return fit.follows ? { axis, left: min[2], right: max[2] } : { axis, left: 0, right: 0 };
   });
 }

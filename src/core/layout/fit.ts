@@ -3,6 +3,7 @@ import type { Kind } from '../math/kind';
 import type { Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
+import type { MeasuredAlong } from './laid-path';
 
 /** Where a piece lies. */
 export interface Place {
@@ -30,8 +31,8 @@ export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType>
   turnsAtEnds?(options: z.infer<S>): boolean;
   /** Pieces that meet along the path do not meet in height. */
   readonly steps?: boolean;
-  /** Whether pieces measure along the path or as it is seen from above. */
-  measures(options: z.infer<S>): 'path' | 'plan';
+  /** What pieces measure along. */
+  measures(options: z.infer<S>): MeasuredAlong;
   /** Writes every row of `form`, the piece as it is worn. */
   fillRows(rows: Rows, form: PreparedSegment, shape: Shape, place: Place, options: z.infer<S>): void;
 }

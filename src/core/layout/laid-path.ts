@@ -1,7 +1,10 @@
 import { FRAME_STRIDE } from '../frames/frame-table';
 import { firstAfter } from '../math/first-after';
 import { frameOn } from '../shape/frame-on';
-import { ALONG_THE_PATH, buildPlanMeasure, type Measure } from '../shape/plan-measure';
+import type { Box } from '../mesh/box';
+import { ALONG_THE_PATH, type Measure } from '../shape/measure';
+import { buildPlanMeasure } from '../shape/plan-measure';
+import { buildSideMeasure } from '../shape/side-measure';
 import type { Shape } from '../shape/shape';
 import { chordsOf, type Chords } from './chords';
 import { straightChords } from './straight-chords';
@@ -21,14 +24,17 @@ export interface LaidPath {
   chords(from: number, to: number): Chords;
 }
 
-/** What a run's shape is to laying; `plan` = measured as seen from above. */
-export function laidPathOf(shape: Shape, measures: 'path' | 'plan'): LaidPath {
+/** What a fit may measure along: the path, the path as seen from above, or the side of the section towards the bend or away from it. */
+export type MeasuredAlong = 'path' | 'plan' | 'inner' | 'outer';
+
+/** What a run's shape is to laying; `box` = the segment's. */
+export function laidPathOf(shape: Shape, measures: MeasuredAlong, box: Box): LaidPath {
   const { table } = shape;
   const { length, closed, kinks, stations, frames } = table;
   const heightAt = (station: number) => frameOn(shape, station)[1];
   return {
     ...{ length, closed, corners: kinks, heightAt },
-    measure: measures === 'plan' ? buildPlanMeasure(table) : ALONG_THE_PATH,
+    measure: measureOf(shape, measures, box),
     pointStations: Array.from(table.pointStations).toSorted((a, b) => a - b),
     chords: (from, to) => chordsOf(shape, from, to),
     stationAtHeight(height, from, to) {
@@ -56,6 +62,11 @@ export function laidPathOf(shape: Shape, measures: 'path' | 'plan'): LaidPath {
       return high;
     },
   };
+}
+
+function measureOf(shape: Shape, measures: MeasuredAlong, box: Box): Measure {
+  if (measures === 'path') return ALONG_THE_PATH;
+  return measures === 'plan' ? buildPlanMeasure(shape.table) : buildSideMeasure(shape, box, measures);
 }
 
 /** A straight, level path of a length: for what is laid before there is one. */

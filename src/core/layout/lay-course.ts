@@ -77,7 +77,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const { shape, segment, course, bending, gauge, passes, forms } = input;
   const { reach } = shape;
   const fit = fitOf(course.fit);
-  const path = laidPathOf(shape, fit.measures(course.fit));
+  const path = laidPathOf(shape, fit.measures(course.fit), segment.box);
   const laid = layPieces(course.laying, input, { reach, path, pastEnd: bending.pastEnd });
   if (!laid.ok) return laid;
   const layout = laid.value;

@@ -1,4 +1,4 @@
-import type { Measure } from '../shape/plan-measure';
+import type { Measure } from '../shape/measure';
 import { shownOf, type Spot } from './laying-rule';
 import type { LayingSpec } from './laying-spec';
 

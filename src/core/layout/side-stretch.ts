@@ -4,14 +4,18 @@ import { readAlong } from '../shape/bend-along';
 import type { Shape } from '../shape/shape';
 import type { Placement } from './placement';
 
-/** How far a piece's section goes to either side of the path, metres: left is negative. */
+/** Numbers a piece: on the path, at its side towards the bend, and at the one away from it. */
+export const SIDES_STRIDE = 3;
+
+/** How a piece lies: laid over natural length on the path, and how far its section goes to either side of it, metres: left is negative. */
 export interface Sides {
+  readonly axis: number;
   readonly left: number;
   readonly right: number;
 }
 
 /**
- * How long each piece is at its side towards the bend and at the one away from it, over its natural length: two numbers a piece. At distance z to the
+ * How long each piece is on the path and at its two sides, over its natural length; see {@link SIDES_STRIDE}. At distance z to the
  * right of the path a bend of curvature k to the right makes lengths 1 - k z times as long (elementary); integrated over the piece.
  */
 export function sideStretches(
@@ -19,7 +23,7 @@ export function sideStretches(
   shape: Shape,
   sidesOf: (placement: Placement) => Sides,
 ): Float32Array {
-  const out = new Float32Array(placements.length * 2);
+  const out = new Float32Array(placements.length * SIDES_STRIDE);
   if (placements.length === 0) return out;
   const [stations, bends]: [number[], number[]] = [[], []];
   let [sum, before] = [0, 0];
@@ -33,12 +37,13 @@ export function sideStretches(
     bends.push(sum);
   });
   placements.forEach((placement, i) => {
-    const { station, length, stretch } = placement;
+    const { station, length } = placement;
     const turned = readAlong(stations, bends, station + length) - readAlong(stations, bends, station);
-    const { left, right } = sidesOf(placement);
-    const edges = [left, right].map((z) => stretch * (1 - (turned * z) / (length || 1)));
-    out[i * 2] = Math.min(...edges);
-    out[i * 2 + 1] = Math.max(...edges);
+    const { axis, left, right } = sidesOf(placement);
+    const edges = [left, right].map((z) => axis * (1 - (turned * z) / (length || 1)));
+    out[i * SIDES_STRIDE] = axis;
+    out[i * SIDES_STRIDE + 1] = Math.min(...edges);
+    out[i * SIDES_STRIDE + 2] = Math.max(...edges);
   });
   return out;
 }

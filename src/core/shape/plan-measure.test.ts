@@ -1,6 +1,7 @@
 import { helix, pathOf } from '../testing/curves';
 import { compiled, tableOf } from '../testing/runs';
-import { ALONG_THE_PATH, buildPlanMeasure } from './plan-measure';
+import { ALONG_THE_PATH } from './measure';
+import { buildPlanMeasure } from './plan-measure';
 
 describe('buildPlanMeasure', () => {
   it('measures a straight slope by its foot: 3, 4, 5', () => {

@@ -1,70 +1,17 @@
-import { firstAfter } from '../math/first-after';
 import { fillFrame } from '../frames/fill-frame';
 import { FORWARD, FRAME_STRIDE, type FrameTable } from '../frames/frame-table';
-import { integrateShort } from '../math/gauss-legendre';
+import { measureBy, type Measure } from './measure';
 
-/** A way to measure along a path: metres from its start to a station, and back. */
-export interface Measure {
-  placeOf(station: number): number;
-  stationOf(place: number): number;
-}
-
-export const ALONG_THE_PATH: Measure = { placeOf: (station) => station, stationOf: (place) => place };
-
-/**
- * A path measured as it is seen from above. Between samples the frame table's own curve is integrated. Where the path climbs straight up a place
- * has many stations: the first of them. Asking is a binary search; making it is linear in samples.
- */
+/** A path measured as it is seen from above. */
 export function buildPlanMeasure(table: FrameTable): Measure {
-  const { stations, frames, length, closed } = table;
+  const { frames } = table;
   const frame = new Float64Array(FRAME_STRIDE);
   const flat = (station: number) => {
     fillFrame(frame, 0, table, station);
     return Math.hypot(frame[FORWARD], frame[FORWARD + 2]);
   };
-  const sums = new Float64Array(stations.length);
-  let isFlat = true;
-  for (let i = 1; i < stations.length; i++) {
-    const [a, b] = [(i - 1) * FRAME_STRIDE, i * FRAME_STRIDE];
-    const step = stations[i] - stations[i - 1];
-    const isLevel = frames[a + 1] === frames[b + 1] && frames[a + 4] === 0 && frames[b + 4] === 0;
-    isFlat &&= isLevel;
-    sums[i] = sums[i - 1] + (step === 0 ? 0 : isLevel ? step : integrateShort(flat, stations[i - 1], stations[i]));
-  }
-  if (isFlat) return ALONG_THE_PATH;
-  const whole = sums[sums.length - 1];
-  const [atStart, atEnd] = [flat(0), flat(length)];
-  const inside = (station: number) => {
-    const i = Math.max(firstAfter(stations, station) - 1, 0);
-    return sums[i] + (station > stations[i] ? integrateShort(flat, stations[i], station) : 0);
-  };
-  return {
-    placeOf(station) {
-      if (closed) {
-        const rounds = Math.floor(station / length);
-        return rounds * whole + (station === length ? 0 : inside(station - rounds * length));
-      }
-      if (station < 0) return station * atStart;
-      return station > length ? whole + (station - length) * atEnd : inside(station);
-    },
-    stationOf(place) {
-      if (!closed && place < 0) return place / (atStart || 1);
-      if (!closed && place > whole) return length + (place - whole) / (atEnd || 1);
-      const rounds = closed ? Math.floor(place / whole) : 0;
-      const wanted = place - rounds * whole;
-      const i = Math.min(Math.max(firstAfter(sums, wanted) - 1, 0), sums.length - 2);
-      // Newton, kept between the two samples.
-      let [low, high] = [stations[i], stations[i + 1]];
-      let station = low + ((high - low) * (wanted - sums[i])) / (sums[i + 1] - sums[i] || 1);
-      for (let round = 0; round < 50 && high - low > length * 1e-15; round++) {
-        const off = sums[i] + integrateShort(flat, stations[i], station) - wanted;
-        if (Math.abs(off) <= whole * 1e-14) break;
-        if (off > 0) high = station;
-        else low = station;
-        const next = station - off / flat(station);
-        station = next > low && next < high ? next : (low + high) / 2;
-      }
-      return rounds * length + station;
-    },
-  };
+  return measureBy(table, flat, (i) => {
+    const [a, b] = [i * FRAME_STRIDE, (i + 1) * FRAME_STRIDE];
+    return frames[a + 1] === frames[b + 1] && frames[a + 4] === 0 && frames[b + 4] === 0;
+  });
 }

@@ -62,7 +62,14 @@ interface FieldProps {
 function Field({ field, of, value, wrong, onChange }: FieldProps) {
   switch (field.input) {
     case 'choice':
-      return <ChoiceField label={field.label} value={String(value)} choices={field.choices} onChange={onChange} />;
+      return (
+        <ChoiceField
+          label={field.label}
+          value={String(value ?? field.choices[0].value)}
+          choices={field.choices}
+          onChange={onChange}
+        />
+      );
     case 'switch':
       return <SwitchField label={field.label} value={Boolean(value)} onChange={onChange} />;
     case 'text':

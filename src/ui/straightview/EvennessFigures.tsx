@@ -1,4 +1,5 @@
 import { Box, Typography } from '@mui/material';
+import { SIDES_STRIDE } from '../../core/layout/side-stretch';
 import { degrees, percentText, plural, radius, signed } from '../format';
 import type { CourseView } from '../state/results-store';
 
@@ -7,9 +8,10 @@ const text = (share: number) => signed(percentText(share * 100), share);
 /** How even the run is: its pieces' stretch, at their sides too, and its twist. */
 export function EvennessFigures({ result: { layout, path } }: { result: CourseView }) {
   const { placements, sides } = layout;
-  const mean = placements.reduce((sum, { stretch }) => sum + stretch, 0) / Math.max(placements.length, 1);
-  const off = Math.sqrt(placements.reduce((sum, { stretch }) => sum + (stretch - mean) ** 2, 0) / Math.max(placements.length, 1)); // prettier-ignore
-  const [inner, outer] = sides.reduce(([least, most], side) => [Math.min(least, side), Math.max(most, side)], [Infinity, -Infinity]); // prettier-ignore
+  const axes = placements.map((_, i) => sides[i * SIDES_STRIDE]);
+  const mean = axes.reduce((sum, axis) => sum + axis, 0) / Math.max(axes.length, 1);
+  const off = Math.sqrt(axes.reduce((sum, axis) => sum + (axis - mean) ** 2, 0) / Math.max(axes.length, 1));
+  const [inner, outer] = sides.reduce<[number, number]>(([least, most], side) => [Math.min(least, side), Math.max(most, side)], [Infinity, -Infinity]); // prettier-ignore
   const { least, greatest, deviation } = path.twist;
   const rows: readonly (readonly [string, string])[] = [
     [plural(placements.length, 'piece'), `${text(mean - 1)}, off by ${percentText(off * 100)}`],

@@ -42,10 +42,12 @@ export interface RunLanesProps {
 
 /** The lanes that are shown of a run: both gauges apart where they are not the same. */
 const shownFor = (lanes: readonly ShownLane[], run: Run): readonly ShownLane[] =>
-  lanes.flatMap((lane) => {
-    const isBoth = lane.kind === 'gauge' && !areGaugesOne(run);
-    return isBoth ? (['gaugeUp', 'gaugeSide'] as const).map((kind) => ({ ...lane, kind })) : [lane];
-  });
+  lanes
+    .flatMap((lane) => {
+      const isBoth = lane.kind === 'gauge' && !areGaugesOne(run);
+      return isBoth ? (['gaugeUp', 'gaugeSide'] as const).map((kind) => ({ ...lane, kind })) : [lane];
+    })
+    .filter(({ kind }, i, all) => all.findIndex((lane) => lane.kind === kind) === i);
 
 /** A run along its length, lane under lane; x is the station in metres. */
 export function RunLanes({ run, course, result, width, height }: RunLanesProps) {

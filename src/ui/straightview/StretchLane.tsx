@@ -1,5 +1,6 @@
 import type { ScaleLinear } from 'd3-scale';
 import type { Placement } from '../../core/layout/placement';
+import { SIDES_STRIDE } from '../../core/layout/side-stretch';
 import type { CourseFacets } from '../../engine/facets';
 import { metres, percentText, signed, stretchWords } from '../format';
 import { seenOf } from './seen-of';
@@ -82,16 +83,18 @@ function columns(
   first: number,
   x: ScaleLinear<number, number>,
 ): Bar[] {
-  const mean = seen.reduce((sum, { stretch }) => sum + stretch, 0) / Math.max(seen.length, 1);
+  const axis = (i: number) => sides[(first + i) * SIDES_STRIDE] - 1;
+  const mean = seen.reduce((sum, _, i) => sum + axis(i), 0) / Math.max(seen.length, 1);
   const bars: Bar[] = [];
   const isDense = seen.length > MOST_BARS;
-  seen.forEach(({ piece, station, length, stretch }, i) => {
+  seen.forEach(({ piece, station, length }, i) => {
     const [from, to] = [x(station), x(station + length)];
-    const [inner, outer] = [sides[(first + i) * 2] - 1, sides[(first + i) * 2 + 1] - 1];
+    const stretch = axis(i);
+    const [inner, outer] = [1, 2].map((k) => sides[(first + i) * SIDES_STRIDE + k] - 1) as [number, number];
     const gap = to - from > 4 ? 0.5 : 0;
     const text = (share: number) => signed(percentText(share * 100), share);
-    const words = `Piece ${piece + 1} at ${metres(station)}: ${text(stretch - 1)} on the path, ${text(inner)} and ${text(outer)} at its sides; ${text(stretch - mean)} off the mean`;
-    const bar = { from: from + gap, to: Math.max(to - gap, from + 0.5), stretch: stretch - 1, inner, outer, words };
+    const words = `Piece ${piece + 1} at ${metres(station)}: ${text(stretch)} on the path, ${text(inner)} and ${text(outer)} at its sides; ${text(stretch - mean)} off the mean`;
+    const bar = { from: from + gap, to: Math.max(to - gap, from + 0.5), stretch, inner, outer, words };
     const last = bars[bars.length - 1];
     if (!isDense || !last || Math.floor(from) > Math.floor(last.from)) bars.push(bar);
     else if (outer - inner > last.outer - last.inner) bars[bars.length - 1] = { ...bar, from: last.from };
@@ -100,12 +103,8 @@ function columns(
 }
 
 function range(seen: readonly Placement[], sides: Float32Array, first: number): [number, number] {
-  let [least, most] = [0, 0];
-  seen.forEach(({ stretch }, i) => {
-    least = Math.min(least, sides[(first + i) * 2] - 1, stretch - 1);
-    most = Math.max(most, sides[(first + i) * 2 + 1] - 1, stretch - 1);
-  });
-  return [least, most];
+  const own = sides.subarray(first * SIDES_STRIDE, (first + seen.length) * SIDES_STRIDE);
+  return own.reduce<[number, number]>(([least, most], side) => [Math.min(least, side - 1), Math.max(most, side - 1)], [0, 0]); // prettier-ignore
 }
 
 const NONE = percentText(0);

@@ -11,11 +11,26 @@ export const bent = defineFit({
   kind: 'bent',
   label: 'bent',
   hint: 'Follows every bend of the path',
-  schema: z.strictObject({ kind: z.literal('bent') }),
-  defaults: { kind: 'bent' },
-  fields: [],
+  schema: z.strictObject({
+    kind: z.literal('bent'),
+    /** What of a piece is as long as it is laid: absent = its middle, on the path. */
+    keeps: z.enum(['middle', 'inner', 'outer']).optional(),
+  }),
+  defaults: { kind: 'bent', keeps: 'middle' },
+  fields: [
+    {
+      input: 'choice',
+      key: 'keeps',
+      label: 'Keeps the length of',
+      choices: [
+        { value: 'middle', label: 'its middle' },
+        { value: 'inner', label: 'its inner side' },
+        { value: 'outer', label: 'its outer side' },
+      ],
+    },
+  ],
   follows: true,
-  measures: () => 'path',
+  measures: ({ keeps = 'middle' }) => (keeps === 'middle' ? 'path' : keeps),
   fillRows(rows, form, shape, { station: start, factor }) {
     const { stiff } = form;
     const xs = rowXs(form);

@@ -79,12 +79,15 @@ describe('dashes', () => {
   });
 });
 
+/** Only the sides of a section ask for it. */
+const NO_BOX = { min: [0, 0, 0], max: [0, 0, 0] } as const;
+
 describe('from the rise', () => {
   const stair = (rise: number, run: number) => tableOf(compiled(pathOf('straight', [[0, 0, 0], [run, rise, 0]])), 'upright'); // prettier-ignore
   const laidOn = (rise: number, run: number, change: Partial<Extract<RuleSpec, { kind: 'fromRise' }>>) => {
     const table = stair(rise, run);
     const rule = { kind: 'fromRise', highest: 196.85, top: 'piece', gap: 0, ...change } as const;
-    const path = laidPathOf(shapeOf(table), 'plan');
+    const path = laidPathOf(shapeOf(table), 'plan', NO_BOX);
     return unwrap(lay({ ...LAYING_DEFAULTS, rule }, { bodies: [254] }, { from: 0, to: table.length }, path));
   };
 
@@ -108,7 +111,7 @@ describe('from the rise', () => {
   it('has equal risers where the slope changes, and longer pieces where it is gentle', () => {
     const places: Vec3[] = [[0, 0, 0], [1, 0.8, 0], [3, 0.8, 0], [4, 1.6, 0]]; // prettier-ignore
     const table = tableOf(compiled(pathOf('straight', places)), 'upright', { tolerance: 1e-6 });
-    const path = laidPathOf(shapeOf(table), 'plan');
+    const path = laidPathOf(shapeOf(table), 'plan', NO_BOX);
     const rule = { kind: 'fromRise', highest: 0.2, top: 'piece', gap: 0 } as const;
     const laid = unwrap(lay({ ...LAYING_DEFAULTS, rule }, { bodies: [0.25] }, { from: 0, to: table.length }, path));
     expect(laid.placements).toHaveLength(8);
