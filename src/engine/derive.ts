@@ -2,11 +2,13 @@ import { raised } from '../core/edit/transform-points';
 import type { Finding } from '../core/findings/registry';
 import { findAll } from '../core/findings/registry';
 import type { FrameTable } from '../core/frames/frame-table';
+import type { StiffStretch } from '../core/curve/stiffen-curve';
 import { bendTolerance } from '../core/layout/bending-spec';
 import { alignedBy } from '../core/layout/align';
 import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
 import { layCourse, type LaidCourse } from '../core/layout/lay-course';
 import { layingRule } from '../core/layout/registry';
+import { stiffStretches } from '../core/layout/stiff-stretches';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
 import { lazy } from '../core/math/lazy';
 import { Numbers } from '../core/math/numbers';
@@ -50,6 +52,8 @@ export interface DerivedRun {
   readonly source: RunSource;
   readonly table: FrameTable;
   readonly courses: readonly DerivedCourse[];
+  /** Where its path is straight because something of it is stiff, metres. */
+  readonly stiff: readonly StiffStretch[];
   /** Seconds until it begins to move. */
   readonly begins: number;
   /** Worked out when they are asked for. */
@@ -102,9 +106,15 @@ export class Deriver {
     const { frames } = steps.shape;
     const sat = guides.find(({ id }) => id === frames.guide);
     const tolerance = Math.min(...readies.map(({ segment }) => toleranceOf(source, segment))) / TABLE_FINENESS;
-    const table = this.paths.table({ curve: source.curve, frames, tolerance, sat, isDragged });
-    if (!table.ok) return table;
-    const derived = this.#lay(source, table.value, readies, guides);
+    const { stiff = [] } = steps.shape;
+    const lay = (straight: readonly StiffStretch[]): Result<DerivedRun> => {
+      const table = this.paths.table({ curve: source.curve, frames, tolerance, sat, isDragged, stiff: straight });
+      return table.ok ? this.#lay({ source, stiff: straight }, table.value, readies, guides) : table;
+    };
+    let derived = lay(stiff);
+    // Where stiff zones of segments have come to lie the path is straight too, and what lies beside them bends smoothly.
+    const own = derived.ok ? stiffStretches(derived.value.courses[0].laid.layout.placements, readies[0].segment.prepared, source.courses[0].course.fit) : []; // prettier-ignore
+    if (own.length > 0) derived = lay([...stiff, ...own]);
     return derived.ok ? ok(derived.value, warnings) : derived;
   }
 
@@ -120,7 +130,7 @@ export class Deriver {
 
   /** Shaped, laid and sliced once for all times. */
   #lay(
-    source: RunSource,
+    { source, stiff }: Pick<DerivedRun, 'source' | 'stiff'>,
     table: FrameTable,
     readies: readonly CourseParts<ReadySegment>[],
     guides: readonly ReadyGuide[],
@@ -145,7 +155,14 @@ export class Deriver {
         if (!made.ok) return made;
         laid.push(made.value);
       }
-      return ok({ source, table, courses: laid, begins, findings: lazy(() => findingsOf(source, laid, guides)) });
+      return ok({
+        source,
+        table,
+        courses: laid,
+        stiff,
+        begins,
+        findings: lazy(() => findingsOf(source, laid, guides)),
+      });
     });
   }
 

@@ -1,6 +1,7 @@
 import { buildArcTable, type ArcTable } from '../core/curve/arc-table';
 import { followCurve } from '../core/curve/follow-curve';
 import { compileCurve, type CurveSpec } from '../core/curve/registry';
+import { stiffenCurve, type StiffStretch } from '../core/curve/stiffen-curve';
 import { buildFrameTable } from '../core/frames/build-frame-table';
 import { followTable, type FrameBase } from '../core/frames/follow-table';
 import type { FrameTable } from '../core/frames/frame-table';
@@ -16,6 +17,8 @@ export interface TableInput {
   readonly tolerance: number;
   /** The guide that the run sits on. */
   readonly sat?: ReadyGuide | undefined;
+  /** Stretches that stay straight, metres of the curve. */
+  readonly stiff?: readonly StiffStretch[];
   /** Frames may follow those of a path that differs in a few legs, to within their own tolerance. */
   readonly isDragged?: boolean | undefined;
 }
@@ -40,17 +43,24 @@ export class PathStage {
     });
   }
 
-  table({ curve, frames, tolerance, sat, isDragged = false }: TableInput): Result<FrameTable> {
+  table({ curve, frames, tolerance, sat, stiff = [], isDragged = false }: TableInput): Result<FrameTable> {
     const surface = sat?.surface;
-    const followed = isDragged ? this.#follow({ curve, frames, tolerance, sat }) : undefined;
+    const followed = isDragged && stiff.length === 0 ? this.#follow({ curve, frames, tolerance, sat }) : undefined;
     if (followed) return ok(followed);
-    const arc = this.arc(curve);
+    const arc = this.#stiffened(curve, stiff);
     if (!arc.ok) return arc;
-    const key = `${JSON.stringify([frames, tolerance, sat?.key])}${JSON.stringify(curve)}`;
+    const key = `${JSON.stringify([frames, tolerance, sat?.key, stiff])}${JSON.stringify(curve)}`;
     const table = this.#tables.get(key, () => buildFrameTable(arc.value, frames, { tolerance, surface }));
-    if (curve.points.length >= LONG)
+    if (curve.points.length >= LONG && stiff.length === 0)
       this.#bases.put(baseKey(curve, tolerance), { path: curve, base: { arc: arc.value, table } });
     return ok(table);
+  }
+
+  /** A curve with its stiff stretches. */
+  #stiffened(curve: CurveSpec, stiff: readonly StiffStretch[]): Result<ArcTable> {
+    const arc = this.arc(curve);
+    if (!arc.ok || stiff.length === 0) return arc;
+    return this.#arcs.get(JSON.stringify([stiff, curve]), () => ok(buildArcTable(stiffenCurve(arc.value, stiff))));
   }
 
   /** The table of a long path of which some legs differ from the last one that was built. */

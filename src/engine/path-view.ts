@@ -1,5 +1,6 @@
 import { tightnessOn } from '../core/findings/checks/folding-over';
-import { SIDE, TWIST, UP } from '../core/frames/frame-table';
+import type { StiffStretch } from '../core/curve/stiffen-curve';
+import { SIDE, TWIST, UP, type FrameTable } from '../core/frames/frame-table';
 import { slopeOf, type Slope } from '../core/shape/slope';
 import { followingLanes } from '../core/shape/follower-registry';
 import { eachFrameOn } from '../core/shape/frame-on';
@@ -33,6 +34,8 @@ export interface PathView {
   /** Metres: where the path turns on the spot by more than a little. */
   readonly corners: readonly number[];
   readonly tightest: Tightest;
+  /** The sharpest place beside what is stiff; absent = nothing is. */
+  readonly besideStiff?: Tightest;
   readonly slope: Slope;
 }
 
@@ -40,7 +43,7 @@ export interface PathView {
 const FARTHEST = 1 / 400;
 const NEAREST = 1 / 16_000;
 
-export function viewPath({ table, courses, source }: DerivedRun): PathView {
+export function viewPath({ table, courses, source, stiff }: DerivedRun): PathView {
   const { length, planLength, closed, endTwist, pointStations } = table;
   const { shape, ready } = courses[0];
   const lift = source.steps.shape.lift ?? 0;
@@ -79,6 +82,14 @@ export function viewPath({ table, courses, source }: DerivedRun): PathView {
     ...(follows && { follows: { rolls: along('roll'), gauges: along('gaugeUp') } }),
     corners: table.kinks.flatMap(({ station, angle }) => (angle > CREASE_ANGLE ? [station] : [])),
     tightest: tightest(table, shape.reach.from, shape.reach.to),
+    ...(stiff.length > 0 && { besideStiff: sharpestBeside(table, stiff) }),
     slope: slopeOf(table),
   };
+}
+
+/** The sharpest place within a stretch's own length of it. */
+function sharpestBeside(table: FrameTable, stiff: readonly StiffStretch[]): Tightest {
+  return stiff
+    .map(({ from, to }) => tightest(table, Math.max(2 * from - to, 0), Math.min(2 * to - from, table.length)))
+    .reduce((least, own) => (own.radius < least.radius ? own : least));
 }

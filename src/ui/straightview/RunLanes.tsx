@@ -19,6 +19,7 @@ import { PiecesLane } from './PiecesLane';
 import { ReachHandles } from './ReachHandles';
 import { StationCursor } from './StationCursor';
 import { StationHandles } from './StationHandles';
+import { StiffBars } from './StiffBars';
 import { StretchLane } from './StretchLane';
 import { TightnessLane } from './TightnessLane';
 import { TwistLane } from './TwistLane';
@@ -128,6 +129,7 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
           {pieces && (
             <>
               <ReachHandles {...{ x, run, length }} reach={layout.reach} top={pieces.top} height={pieces.height} />
+              <StiffBars {...{ x, run, length }} top={pieces.top} height={pieces.height} />
               <StationHandles {...{ x, run, course, length }} middle={pieces.top + pieces.height / 2} />
             </>
           )}

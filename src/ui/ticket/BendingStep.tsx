@@ -14,6 +14,7 @@ import { FrameFields } from './FrameFields';
 import { GaugeShapes } from './GaugeShapes';
 import { SlicingFields } from './SlicingFields';
 import type { StepProps } from './step-props';
+import { StiffFields } from './StiffFields';
 import { TwistFields } from './TwistFields';
 import { useChoices } from './use-choices';
 
@@ -72,6 +73,7 @@ export function BendingStep({ run, course, result }: StepProps) {
         />
         <GaugeShapes run={run} result={result} />
         <FollowFields run={run} result={result} />
+        <StiffFields run={run} result={result} />
         <NumberField
           of={[...keys, 'lift']}
           label="Lifted, plumb"
