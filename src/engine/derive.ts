@@ -24,6 +24,7 @@ import type { Course } from '../project/schema';
 import { beginsOf } from './begins-of';
 import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
+import { meetEnds, type PathEnd } from './meet-ends';
 import { PathStage } from './path-stage';
 import { coursePieces, type CoursePieces } from './course-segments';
 import type { ReadySegment, SegmentParts } from './ready-segment';
@@ -54,6 +55,8 @@ export interface DerivedRun {
   readonly courses: readonly DerivedCourse[];
   /** Where its path is straight because something of it is stiff, metres. */
   readonly stiff: readonly StiffStretch[];
+  /** Ends that were to meet a guide and do not. */
+  readonly unmet: readonly PathEnd[];
   /** Seconds until it begins to move. */
   readonly begins: number;
   /** Worked out when they are asked for. */
@@ -140,15 +143,15 @@ export class Deriver {
     const radii = curve.points.map(({ radius }) => radius);
     const { reach: asked, shape: said, bending } = steps;
     const passes = passesOf(steps.motion);
-    const reach = resolveReach(asked, table.length);
+    const { reach, flush, unmet } = meetEnds(table, asked, guides);
     const ownKey = (i: number): string =>
-      JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, said, bending, passes, points, courses[i].course]); // prettier-ignore
+      JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, flush, said, bending, passes, points, courses[i].course]); // prettier-ignore
     const keys = courses.map((_, i) => ownKey(i));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
     const loose = courses.map(({ segment }) => segment.prepare);
     const begins = beginsOf(source, this.paths);
     return this.#runs.get(JSON.stringify([keys, steps.motion, begins, loose, radii, checked]), () => {
-      const shape = buildShape(table, said, { reach, points: curve.points, isHeld: bending.pastEnd === 'hold' });
+      const shape = buildShape(table, said, { reach, points: curve.points, isHeld: bending.pastEnd === 'hold', flush });
       const laid: DerivedCourse[] = [];
       for (const [i, { course }] of courses.entries()) {
         const made = this.#courses.get(keys[i], () => this.#layCourse(source, shape, course, readies[i]));
@@ -160,8 +163,9 @@ export class Deriver {
         table,
         courses: laid,
         stiff,
+        unmet,
         begins,
-        findings: lazy(() => findingsOf(source, laid, guides)),
+        findings: lazy(() => findingsOf({ source, unmet }, laid, guides)),
       });
     });
   }
@@ -241,7 +245,7 @@ const toleranceOf = ({ steps }: RunSource, { prepared }: ReadySegment): number =
 
 /** Those of all courses; what is so of the path itself is told once. */
 function findingsOf(
-  source: RunSource,
+  { source, unmet }: Pick<DerivedRun, 'source' | 'unmet'>,
   courses: readonly DerivedCourse[],
   guides: readonly ReadyGuide[],
 ): readonly Finding[] {
@@ -250,7 +254,7 @@ function findingsOf(
     const { segment } = source.courses[i];
     const found = findAll({
       ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
-      ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides },
+      ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides, unmet },
       ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance, seam: laid.seam },
     });
     return courses.length > 1 ? found.map((finding) => ({ ...finding, course: course.id })) : found;

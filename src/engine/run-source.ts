@@ -38,7 +38,9 @@ export function sourceOf(project: Project, run: Run): Result<RunSource> {
   const { reach, shape, bending, motion } = run;
   const { guides } = project;
   const sits = shape.frames.rule === 'sitOnGuide' && shape.frames.guide !== undefined;
-  const needed = sits || guides.some(({ clearance, visible }) => visible && clearance !== null) ? guides : NO_GUIDES;
+  const isMet = reach.meets !== undefined;
+  const needed =
+    sits || isMet || guides.some(({ clearance, visible }) => visible && clearance !== null) ? guides : NO_GUIDES;
   const steps = { reach, shape, bending, motion };
   const waits = waitsOf(project, run);
   return ok({ curve: path.curve, steps, courses, guides: needed, ...(waits.length > 0 && { waits }) });

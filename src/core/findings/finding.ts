@@ -70,6 +70,8 @@ export interface CheckInput {
   readonly rowTolerance: number;
   /** Guides in the scene, with how far runs are to keep away from each. */
   readonly guides: readonly CheckedGuide[];
+  /** Ends that were to meet a guide's surface and cannot. */
+  readonly unmet: readonly ('start' | 'end')[];
 }
 
 /** Looks for one kind of trouble; adding one is a file in `checks/` and a line in its list. */

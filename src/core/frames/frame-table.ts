@@ -24,6 +24,8 @@ export interface Kink {
   /** Up and side as they are in the plane that bisects the corner: square to neither leg, and longer on the outer side. */
   readonly up: Vec3;
   readonly side: Vec3;
+  /** Of an end that lies flush with a surface, which need not be at a sample: the frame there, laid out as a sample. */
+  readonly own?: Float64Array;
 }
 
 /** Stations (metres) between which an upright path came too near to its up direction and was carried over the gap. */

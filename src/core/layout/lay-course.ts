@@ -93,6 +93,10 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const turns = [
     ...(fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : []),
     ...(shape.isHeld ? [reach.from, reach.to] : []),
+    ...(shape.flush ?? []).flatMap(({ station, angle }) => {
+      const over = Math.tan(angle / 2) * half * (station < (reach.from + reach.to) / 2 ? 1 : -1);
+      return [station, station + over]; // where rows begin to lean
+    }),
   ];
   const rows = () => withCorners(buildRowDensity(shape, [first, last], { half, tolerance: asked }, passes), turns);
   const slicing: BendingSpec['slicing'] = follows ? bending.slicing : { by: 'off' };

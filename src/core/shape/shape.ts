@@ -1,4 +1,4 @@
-import type { FrameTable } from '../frames/frame-table';
+import type { FrameTable, Kink } from '../frames/frame-table';
 import { followingLanes } from './follower-registry';
 import { levelLane } from './lane';
 import type { PointValues } from './point-lanes';
@@ -20,6 +20,8 @@ export interface Shape {
   readonly reach: Reach;
   /** Lanes of one name count together: rolls and offsets are added, gauges multiplied. */
   readonly lanes: readonly ShapeLane[];
+  /** Ends that lie in the plane of a surface: rows lean into it as into the plane of a corner. Absent = none do. */
+  readonly flush?: readonly Kink[] | undefined;
   /** Nothing goes beyond the reach: what would lies at its end. */
   readonly isHeld?: boolean;
   /** Absent = it has not moved. */
@@ -31,14 +33,21 @@ export interface ShapeInput {
   /** The path's points, for what they say of roll and gauge. */
   readonly points?: readonly PointValues[];
   readonly isHeld?: boolean;
+  readonly flush?: readonly Kink[] | undefined;
 }
 
 /** The shape of a run along a path; all that is said of roll, gauge, offset and texture becomes lanes of it. */
 export function buildShape(table: FrameTable, spec: Omit<ShapeSpec, 'frames' | 'lift'>, input: ShapeInput): Shape {
-  const { reach, points = [], isHeld } = input;
+  const { reach, points = [], isHeld, flush } = input;
   const { pointStations, closed, length } = table;
   const said = saidLanes(spec, { reach, points, pointStations, period: closed ? length : undefined });
-  return { table, reach, lanes: [...said, ...followingLanes(table, spec.follows)], ...(isHeld && { isHeld }) };
+  return {
+    table,
+    reach,
+    lanes: [...said, ...followingLanes(table, spec.follows)],
+    ...(isHeld && { isHeld }),
+    ...(flush && { flush }),
+  };
 }
 
 /** The shape of the run after it has moved: what goes with it has, too. */

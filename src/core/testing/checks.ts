@@ -28,6 +28,7 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
     tolerance: bendTolerance(bending.tolerance, halfWidth(segment.box), job.shape.gauge),
     rowTolerance: 0,
     guides: [],
+    unmet: [],
   };
 }
 

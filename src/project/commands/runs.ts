@@ -33,6 +33,16 @@ export function setReach(project: Project, id: string, end: 'from' | 'to', stati
   return setStep(project, id, 'reach', { [end]: isAtEnd && isFree ? null : Math.max(station, 0) });
 }
 
+/** Lets an end of a run meet a guide's surface, or none. */
+export function setMeets(project: Project, id: string, end: 'start' | 'end', guide: string | undefined): Project {
+  const run = project.runs.find((r) => r.id === id);
+  const now = run?.reach.meets;
+  const start = end === 'start' ? guide : now?.start;
+  const last = end === 'end' ? guide : now?.end;
+  const meets = { ...(start !== undefined && { start }), ...(last !== undefined && { end: last }) };
+  return setStep(project, id, 'reach', { meets: start === undefined && last === undefined ? undefined : meets });
+}
+
 /** A run and a course of it, by their ids; without the course's its first. */
 export interface CourseAt {
   readonly run: string;

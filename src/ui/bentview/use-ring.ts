@@ -1,5 +1,4 @@
 import { toPlace, toStation } from '../../core/shape/lane-spec';
-import { resolveReach } from '../../core/shape/reach';
 import { laneOf, putLaneKey, type LanePick } from '../../project/commands/lanes';
 import type { Run } from '../../project/schema';
 import { useApp, useEdit, useProject, useSession } from '../state/app-context';
@@ -23,9 +22,8 @@ export function useRing(run: Run, result: CourseView): RingState | undefined {
   const asked = useSession((s) => s.ring);
   const laneKeys = useSession((s) => s.laneKeys);
   const path = useProject((s) => s.project.paths.find(({ id }) => id === run.path));
-  const totalAt = useTotals(run, path, result.path);
-  const { length } = result.path;
-  const reach = resolveReach(run.reach, length);
+  const totalAt = useTotals(run, path, result.path, result.layout.reach);
+  const { reach } = result.layout;
   const [key] = laneKeys;
   const lane = key && laneOf(run, key.lane);
   const atKey = lane && laneKeys.length === 1 ? toStation(lane, key.station, reach) : undefined;

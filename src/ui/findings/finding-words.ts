@@ -40,6 +40,10 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
       f.remainder > 0 ? `${metres(f.remainder)} of the reach is bare.` : `${metres(-f.remainder)} lies beyond the end.`,
     remedy: 'Fill, evening the stretch',
   }),
+  endUnmet: (_, finding) => ({
+    title: 'An end does not meet its guide',
+    text: `The path${place(finding)} neither passes through it nor points at it. Turn the end towards the guide, or choose another one.`,
+  }),
   overStretched: (f, { remedy }) => ({
     title: f.stretch > 1 ? `Stretched ${times(f.stretch)}` : `Pressed to ${percentText(f.stretch * 100)}`,
     text: `A segment ${metres(f.length)} long would fit as it is.`,

@@ -23,7 +23,7 @@ export function BesideLanes({ result }: { result: CourseView | undefined }) {
       }}
     >
       {result && chosen.length > 0 ? (
-        <LaneKeyFields run={run} length={result.path.length} chosen={chosen} />
+        <LaneKeyFields run={run} length={result.path.length} reach={result.layout.reach} chosen={chosen} />
       ) : (
         <>
           <FindingsStrip />

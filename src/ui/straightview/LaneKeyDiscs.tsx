@@ -2,7 +2,7 @@
 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { toPlace, type LaneKey } from '../../core/shape/lane-spec';
-import { resolveReach } from '../../core/shape/reach';
+
 import { deleteLaneKeys, moveLaneKeys, type LanePlace } from '../../project/commands/lanes';
 import { quantityText } from '../fields/quantity';
 import { metres } from '../format';
@@ -22,7 +22,7 @@ interface LaneKeyDiscsProps extends LaneDragInput {
 const ALONG = 1 / 200;
 
 /** The keys of a lane, to be dragged, or moved and taken away by keyboard. */
-export function LaneKeyDiscs({ pick, run, length, x, y, keys, totalAt, onPull }: LaneKeyDiscsProps) {
+export function LaneKeyDiscs({ pick, run, length, reach, x, y, keys, totalAt, onPull }: LaneKeyDiscsProps) {
   const edit = useEdit();
   const set = useSet();
   const chosen = useSession((s) => s.laneKeys);
@@ -35,7 +35,6 @@ export function LaneKeyDiscs({ pick, run, length, x, y, keys, totalAt, onPull }:
     const along = { ArrowRight: 1, ArrowLeft: -1 }[event.key];
     const up = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (along !== undefined || up !== undefined) {
-      const reach = resolveReach(run.reach, length);
       const metresOn = (along ?? 0) * ALONG * (x.invert(right) - x.invert(left));
       const wanted = totalAt(pick, station) + (up ?? 0) * step;
       edit((project) => {

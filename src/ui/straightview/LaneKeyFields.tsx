@@ -4,7 +4,7 @@ import { Box, Button, Typography } from '@mui/material';
 import { blends } from '../../core/shape/blends';
 import { keyAt } from '../../core/shape/edit-lane';
 import { toPlace, toStation, type LaneSpec } from '../../core/shape/lane-spec';
-import { resolveReach } from '../../core/shape/reach';
+import type { Reach } from '../../core/shape/reach';
 import { deleteLaneKeys, editLane, laneOf, moveLaneKeys, type LanePlace } from '../../project/commands/lanes';
 import type { Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -25,14 +25,20 @@ export const chosenIn = (run: Run, places: readonly LanePlace[]): readonly LaneP
     return own && keyAt(own, station);
   });
 
+export interface LaneKeyFieldsProps {
+  readonly run: Run;
+  readonly length: number;
+  readonly reach: Reach;
+  readonly chosen: readonly LanePlace[];
+}
+
 /** The chosen keys of lanes in numbers; of several how their lane goes from one to the next. */
-export function LaneKeyFields({ run, length, chosen }: { run: Run; length: number; chosen: readonly LanePlace[] }) {
+export function LaneKeyFields({ run, length, reach, chosen }: LaneKeyFieldsProps) {
   const edit = useEdit();
   const set = useSet();
   const [first] = chosen;
   const lane = laneOf(run, first.lane)!;
   const key = keyAt(lane, first.station)!;
-  const reach = resolveReach(run.reach, length);
   const { label, quantity = 'plain', step = 0.1, min = -1e4 } = laneKind(first.lane);
   const isOne = chosen.length === 1;
   const station = toStation(lane, key.station, reach);

@@ -4,6 +4,7 @@ import { Checkbox, Divider, ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { blends } from '../../core/shape/blends';
+import type { Reach } from '../../core/shape/reach';
 import { areGaugesOne, editLane, laneOf, setLane, type LanePick } from '../../project/commands/lanes';
 import type { Run } from '../../project/schema';
 import { useApp, useEdit, useSession, useSet } from '../state/app-context';
@@ -13,17 +14,17 @@ import { LanePresets } from './LanePresets';
 export interface LaneMenuProps {
   readonly kind: LaneKindName;
   readonly run: Run;
-  readonly length: number;
+  readonly reach: Reach;
   readonly anchor: Element;
   readonly onClose: () => void;
 }
 
 /** What can be done with a lane, and which lanes are shown. */
-export function LaneMenu({ kind, run, length, anchor, onClose }: LaneMenuProps) {
+export function LaneMenu({ kind, run, reach, anchor, onClose }: LaneMenuProps) {
   const { lanes } = useApp();
   const { shown, show, move } = useStore(lanes);
   const [isPresets, setPresets] = useState(false);
-  if (isPresets && isKeyed(kind)) return <LanePresets {...{ run, length, anchor, onClose }} pick={kind} />;
+  if (isPresets && isKeyed(kind)) return <LanePresets {...{ run, reach, anchor, onClose }} pick={kind} />;
   const closing = (act: () => void) => () => {
     act();
     onClose();

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useStore } from 'zustand';
 import { toPlace, toStation, type LaneSpec } from '../../core/shape/lane-spec';
 import { profileKeys, profileOf, PROFILES, withKeysOver, type ProfileSpec } from '../../core/shape/profile-registry';
-import { resolveReach, type Reach } from '../../core/shape/reach';
+import type { Reach } from '../../core/shape/reach';
 import { laneOf, setLane, type LanePick } from '../../project/commands/lanes';
 import type { Run } from '../../project/schema';
 import { KindFields } from '../fields/KindFields';
@@ -17,17 +17,16 @@ import { LanePicture } from './LanePicture';
 export interface LanePresetsProps {
   readonly pick: LanePick;
   readonly run: Run;
-  readonly length: number;
+  readonly reach: Reach;
   readonly anchor: Element;
   readonly onClose: () => void;
 }
 
 /** Ready shapes of a lane: for gauges tips, swellings and waves, laid over what is there; for all those that were kept, in its stead. */
-export function LanePresets({ pick, run, length, anchor, onClose }: LanePresetsProps) {
+export function LanePresets({ pick, run, reach, anchor, onClose }: LanePresetsProps) {
   const { lanes } = useApp();
   const { presets, keep, forget } = useStore(lanes);
   const edit = useEdit();
-  const reach = resolveReach(run.reach, length);
   // What was there before the shape that is being tried.
   const [before] = useState(() => inShares(laneOf(run, pick), reach));
   const [tried, setTried] = useState<ProfileSpec>();

@@ -64,7 +64,7 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
   const right = Math.max(width - MARGIN, LEFT + 10);
   const whole = useMemo(() => scaleLinear([0, length], [LEFT, right]), [length, right]);
   const { x, ref, isZoomed, show, onKeyDown } = useZoom(whole, run.id);
-  const totalAt = useTotals(run, path, view);
+  const totalAt = useTotals(run, path, view, layout.reach);
   const top = AXIS + (isZoomed ? BAR : 0);
   const asked = shown.reduce((sum, lane) => sum + lane.height, 0);
   // Drawn taller, the tightness gets the room, or the last lane where it is not shown.
@@ -81,7 +81,8 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
     set({ station: pixels >= LEFT && pixels <= right && at >= 0 && at <= length ? at : undefined });
   };
   const draw = (kind: LaneKindName, tallness: number): ReactNode => {
-    if (isKeyed(kind)) return <ValueLane {...{ run, length, x, totalAt }} pick={kind} height={tallness} />;
+    if (isKeyed(kind))
+      return <ValueLane {...{ run, length, x, totalAt }} reach={layout.reach} pick={kind} height={tallness} />;
     if (kind === 'pieces') return <PiecesLane {...{ x, layout, run, course }} height={tallness} />;
     if (kind === 'tightness') return <TightnessLane x={x} path={view} height={tallness - 6} />;
     if (kind === 'twist') return <TwistLane x={x} path={view} reach={layout.reach} height={tallness} />;
@@ -137,7 +138,7 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
           <StationCursor x={x} length={length} bottom={bottom} />
         </g>
       </svg>
-      {menu && <LaneMenu {...menu} run={run} length={length} onClose={() => setMenu(undefined)} />}
+      {menu && <LaneMenu {...menu} run={run} reach={layout.reach} onClose={() => setMenu(undefined)} />}
     </Box>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import type { ScaleLinear } from 'd3-scale';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { setStiff } from '../../project/commands/stiff';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
@@ -21,7 +21,7 @@ type Grip = 'from' | 'to' | 'both';
 export function StiffBars({ x, run, length, top, height }: StiffBarsProps) {
   const edit = useEdit();
   const gesture = useGesture();
-  const pull = useRef<{ i: number; grip: Grip; clientX: number; from: number; to: number }>(undefined);
+  const [pull, setPull] = useState<{ i: number; grip: Grip; clientX: number; from: number; to: number }>();
   const stiff = run.shape.stiff ?? [];
   const put = (i: number, from: number, to: number) => {
     const [low, high] = [Math.max(Math.min(from, to), 0), Math.min(Math.max(from, to), length)];
@@ -29,16 +29,16 @@ export function StiffBars({ x, run, length, top, height }: StiffBarsProps) {
     edit((project) => setStiff(project, run.id, stiff.with(i, { from: round(low), to: round(high) })));
   };
   const move = (event: PointerEvent<Element>) => {
-    if (!pull.current) return;
-    const { i, grip, clientX, from, to } = pull.current;
+    if (!pull) return;
+    const { i, grip, clientX, from, to } = pull;
     const by = x.invert(event.clientX - clientX) - x.invert(0);
     const held = Math.min(Math.max(by, -from), length - to);
     if (grip === 'both') put(i, from + held, to + held);
     else put(i, grip === 'from' ? from + by : from, grip === 'to' ? to + by : to);
   };
   const end = () => {
-    if (pull.current) gesture.end();
-    pull.current = undefined;
+    if (pull) gesture.end();
+    setPull(undefined);
   };
   return stiff.map(({ from, to }, i) => {
     const hold = (grip: Grip) => ({
@@ -47,7 +47,7 @@ export function StiffBars({ x, run, length, top, height }: StiffBarsProps) {
         if (event.button !== 0) return;
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
-        pull.current = { i, grip, clientX: event.clientX, from, to };
+        setPull({ i, grip, clientX: event.clientX, from, to });
         gesture.begin();
       },
       onPointerMove: move,

@@ -4,7 +4,7 @@ import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useState, type MouseEvent } from 'react';
 import { toPlace } from '../../core/shape/lane-spec';
-import { resolveReach } from '../../core/shape/reach';
+import type { Reach } from '../../core/shape/reach';
 import { laneOf, putLaneKey, type LanePick } from '../../project/commands/lanes';
 import type { Run } from '../../project/schema';
 import { quantityText } from '../fields/quantity';
@@ -20,6 +20,7 @@ export interface ValueLaneProps {
   readonly pick: LanePick;
   readonly run: Run;
   readonly length: number;
+  readonly reach: Reach;
   readonly x: ScaleLinear<number, number>;
   readonly height: number;
   readonly totalAt: TotalAt;
@@ -29,12 +30,11 @@ export interface ValueLaneProps {
 const EDGE = 7;
 
 /** A value along the run: its curve, and keys to drag. A click on the curve, or a double click anywhere, sets one more; a box chooses several. */
-export function ValueLane({ pick, run, length, x, height, totalAt }: ValueLaneProps) {
+export function ValueLane({ pick, run, length, reach, x, height, totalAt }: ValueLaneProps) {
   const edit = useEdit();
   const set = useSet();
   const [held, setHeld] = useState<[number, number]>();
   const { quantity = 'plain', neutral = 0 } = laneKind(pick);
-  const reach = resolveReach(run.reach, length);
   const [left, right] = x.range() as [number, number];
   const looks = looksAt(x, reach);
   const keys = laidKeys(run, pick, reach);
@@ -42,7 +42,7 @@ export function ValueLane({ pick, run, length, x, height, totalAt }: ValueLanePr
   // While something is pulled the lane keeps its scale.
   const domain = held ?? domainOf(pick, [...looks, ...keys.map(({ station }) => station)].map(total));
   const y = scaleLinear(domain, [height - EDGE, EDGE]);
-  const drag = useLaneDrag({ run, pick, length, x, y });
+  const drag = useLaneDrag({ run, pick, length, reach, x, y });
   const box = useLaneBox(pick, keys, x);
   const stationAt = (event: MouseEvent<Element>) => {
     const at = x.invert(event.clientX - event.currentTarget.closest('svg')!.getBoundingClientRect().left);
@@ -110,7 +110,7 @@ export function ValueLane({ pick, run, length, x, height, totalAt }: ValueLanePr
         x={x}
         low={(s) => (y(total(s)) < height / 2 ? height - 3 : 10)}
       />
-      <LaneKeyDiscs {...{ pick, run, length, y, x, keys, totalAt }} onPull={pull} />
+      <LaneKeyDiscs {...{ pick, run, length, reach, y, x, keys, totalAt }} onPull={pull} />
     </g>
   );
 }

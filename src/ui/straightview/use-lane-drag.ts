@@ -1,7 +1,7 @@
 import type { ScaleLinear } from 'd3-scale';
 import { useRef, type PointerEvent } from 'react';
 import { isGauge, toPlace, toStation, type LaneKey } from '../../core/shape/lane-spec';
-import { resolveReach } from '../../core/shape/reach';
+import type { Reach } from '../../core/shape/reach';
 import { laneOf, moveLaneKeys, namesOf, type LanePick, type LanePlace } from '../../project/commands/lanes';
 import type { Project, Run } from '../../project/schema';
 import { useApp, useEdit, useGesture } from '../state/app-context';
@@ -28,12 +28,13 @@ export interface LaneDragInput {
   readonly run: Run;
   readonly pick: LanePick;
   readonly length: number;
+  readonly reach: Reach;
   readonly x: ScaleLinear<number, number>;
   readonly y: ScaleLinear<number, number>;
 }
 
 /** Pulls a key of a lane, and those chosen with it, along the run and up and down. With Shift or Ctrl one more is chosen. */
-export function useLaneDrag({ run, pick, length, x, y }: LaneDragInput) {
+export function useLaneDrag({ run, pick, length, reach, x, y }: LaneDragInput) {
   const { document, session } = useApp();
   const edit = useEdit();
   const gesture = useGesture();
@@ -57,7 +58,6 @@ export function useLaneDrag({ run, pick, length, x, y }: LaneDragInput) {
     if (!pull.current) return;
     const { key, project, chosen, total, y: scale, ...from } = pull.current;
     const [right, down] = [beyond(event.clientX - from.clientX), beyond(event.clientY - from.clientY)];
-    const reach = resolveReach(run.reach, length);
     const own = project.runs.find(({ id }) => id === run.id)!;
     const at = toStation(laneOf(own, pick) ?? {}, key.station, reach);
     const metres = x.invert(x(at) + right) - at;

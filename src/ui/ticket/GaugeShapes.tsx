@@ -35,7 +35,7 @@ export function GaugeShapes({ run, result }: Pick<StepProps, 'run' | 'result'>) 
         <LanePresets
           pick="gauge"
           run={run}
-          length={result.path.length}
+          reach={result.layout.reach}
           anchor={anchor}
           onClose={() => setAnchor(undefined)}
         />

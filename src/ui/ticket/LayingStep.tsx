@@ -14,6 +14,7 @@ import { useEdit, useSet } from '../state/app-context';
 import { BandPicture } from './BandPicture';
 import { ClosingFields } from './ClosingFields';
 import { layingSummaries } from './laying-summaries';
+import { MeetFields } from './MeetFields';
 import { PatternFields } from './PatternFields';
 import { PlacesFields } from './PlacesFields';
 import { PositionFields } from './PositionFields';
@@ -82,6 +83,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
             />
           );
         })}
+        {!path.curve.closed && <MeetFields run={run} />}
       </Box>
       {result?.layout.steps && <StepFiguresText steps={result.layout.steps} />}
       {result?.segment.seam !== undefined && (

@@ -1,6 +1,7 @@
 import { foldingOver } from './folding-over';
 import { tooFewRows } from './too-few-rows';
 import { endMissed } from './end-missed';
+import { endUnmet } from './end-unmet';
 import { roundingReduced } from './rounding-reduced';
 import { steepPath } from './steep-path';
 import { offMiddle } from './off-middle';
@@ -25,6 +26,7 @@ export const checks = {
   tooFewRows,
   tooCoarse,
   endMissed,
+  endUnmet,
   overStretched,
   pressedTooFar,
   linkTooLong,

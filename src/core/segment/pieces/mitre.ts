@@ -31,7 +31,7 @@ export function buildMitre(
   { station: start, factor }: { readonly station: number; readonly factor: number },
 ): ((row: number, station: number) => CornerRow | undefined) | undefined {
   const { table } = shape;
-  if (table.kinks.length === 0) return undefined;
+  if (table.kinks.length === 0 && !shape.flush) return undefined;
   const { rows } = segment;
   const doubled = new Set(segment.corners);
   const last = rows.length - 2;
@@ -45,7 +45,7 @@ export function buildMitre(
     const away = station - at;
     if (Math.abs(away) > Math.max(reach, near)) return undefined;
     if (Math.abs(away) <= near) {
-      const isBoth = row > 0 && row < last && !doubled.has(row) && !doubled.has(row + 1);
+      const isBoth = !kink.own && row > 0 && row < last && !doubled.has(row) && !doubled.has(row + 1);
       const isSecond = doubled.has(row) || row === 0;
       const slope = reach > 0 ? (isSecond ? -1 : 1) / reach : 0;
       return { kink, station: at, isBefore: !isSecond, isBoth, share: 1, slope };
@@ -80,13 +80,17 @@ function cornersOf(shape: Shape): Corners {
   const known = kept.get(shape.lanes);
   if (known) return known;
   const still = movedShape(shape, undefined);
-  const stations = Float64Array.from(shape.table.kinks, ({ station }) => station);
+  const stations = Float64Array.from(mitresOf(shape), ({ station }) => station);
   const looks = shape.lanes.length > 0 ? [0, ...stations, ...placesOf(still)] : [0];
   const gauge = looks.reduce((most, station) => Math.max(most, greatestGauge(frameOn(still, station))), 1e-9);
   const corners = { stations, gauge };
   kept.set(shape.lanes, corners);
   return corners;
 }
+
+/** Corners and flush ends, ascending. */
+const mitresOf = ({ table, flush }: Shape): readonly Kink[] =>
+  flush ? [...table.kinks, ...flush].toSorted((a, b) => a.station - b.station) : table.kinks;
 
 interface CornerAround {
   readonly kink: Kink;
@@ -103,7 +107,8 @@ function cornersAround(
   to: number,
   { half, near }: { readonly half: number; readonly near: number },
 ): CornerAround[] {
-  const { kinks, length, closed } = shape.table;
+  const { length, closed } = shape.table;
+  const kinks = mitresOf(shape);
   const found: CornerAround[] = [];
   const { stations, gauge } = cornersOf(shape);
   const far = MITRE_LIMIT * half * gauge + near;
@@ -116,7 +121,7 @@ function cornersAround(
       const after = kinks[i + 1]?.station ?? (closed ? kinks[0].station + length : length);
       const reach = half * greatestGauge(frameOn(shape, at, true));
       const mitre = Math.min(Math.tan(kink.angle / 2), MITRE_LIMIT) * reach;
-      const room = Math.min(kink.station - before, after - kink.station) / 2;
+      const room = kink.own ? 0 : Math.min(kink.station - before, after - kink.station) / 2;
       const over = Math.min(mitre, room > 0 ? room : mitre);
       if (at + Math.max(over, near) >= from && at - Math.max(over, near) <= to) found.push({ kink, at, reach: over });
     }
@@ -144,14 +149,15 @@ export function leaningRow(
   { frames, origin }: FrameTable,
   { kink, isBefore, share, slope }: CornerRow,
 ): LeaningRow {
-  const corner = (isBefore ? kink.before : kink.after) * FRAME_STRIDE;
+  const from = kink.own ?? frames;
+  const corner = kink.own ? 0 : (isBefore ? kink.before : kink.after) * FRAME_STRIDE;
   const [c, s] = [Math.cos(roll), Math.sin(roll)];
   const slid = (field: number, a: number, b: number): Vec3 =>
     [0, 1, 2].map((k) => {
       const mitred = a * kink.up[k] + b * kink.side[k];
       // In the plane both legs have the very same numbers, so that nothing opens.
       if (share === 1) return mitred;
-      return frame[field + k] + share * (mitred - a * frames[corner + UP + k] - b * frames[corner + SIDE + k]);
+      return frame[field + k] + share * (mitred - a * from[corner + UP + k] - b * from[corner + SIDE + k]);
     }) as unknown as Vec3;
   const [up, side] = [slid(UP, c, s), slid(SIDE, -s, c)];
   const position = origin.map(
