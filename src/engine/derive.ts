@@ -1,3 +1,4 @@
+import { withCornerRadius } from '../core/edit/corner-radius';
 import { raised } from '../core/edit/transform-points';
 import type { Finding } from '../core/findings/registry';
 import { findAll } from '../core/findings/registry';
@@ -96,7 +97,8 @@ export class Deriver {
   /** Problems: those of the path, the segments and the laying. */
   async derive(asked: RunSource, { onProgress, isDragged }: DeriveOptions = {}): Promise<Result<DerivedRun>> {
     const { steps } = asked;
-    const source = { ...asked, curve: raised(asked.curve, steps.shape.lift ?? 0) };
+    const { lift = 0, cornerRadius = 0 } = steps.shape;
+    const source = { ...asked, curve: raised(withCornerRadius(asked.curve, cornerRadius), lift) };
     const readies: CourseParts<ReadySegment>[] = [];
     const warnings: Problem[] = [];
     for (const course of source.courses) {

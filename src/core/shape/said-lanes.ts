@@ -6,7 +6,7 @@ import { laneOfPath, laneOfRun, type ShapeLane } from './shape-lane';
 import type { ShapeSpec } from './shape-spec';
 
 /** What is said of a run along its length, but for what follows from its curve. */
-export type Said = Omit<ShapeSpec, 'frames' | 'lift' | 'follows' | 'stiff'>;
+export type Said = Omit<ShapeSpec, 'frames' | 'lift' | 'follows' | 'stiff' | 'cornerRadius'>;
 
 /** Where a run lies along its path: the reach, and what the path's points say. Metres. */
 export interface SaidOn {

@@ -26,6 +26,8 @@ export const shapeSpecSchema = z.strictObject({
   lanes: z
     .strictObject(Object.fromEntries(lanes) as Record<(typeof LANE_NAMES)[number], (typeof lanes)[number][1]>)
     .optional(),
+  /** Metres to which corners of the path are rounded that say nothing of themselves; absent = they stay as they are. */
+  cornerRadius: z.number().min(0).max(1e6).optional(),
   /** Stretches that stay straight, metres of the path as it is drawn; it bends smoothly on either side. */
   stiff: z
     .array(z.strictObject({ from: z.number().min(0).max(1e7), to: z.number().min(0).max(1e7) }))

@@ -30,7 +30,7 @@ const FACTS = {
 };
 
 /** Those that nothing puts right by itself. */
-const BY_HAND = ['pressedTooFar', 'openingTooWide', 'piecesOverlap', 'linkTooLong'];
+const BY_HAND = ['endUnmet', 'pressedTooFar', 'openingTooWide', 'piecesOverlap', 'linkTooLong'];
 
 describe('findingWords', () => {
   it.each(Object.keys(checks))('has a title, an amount and a remedy for %s', (check) => {

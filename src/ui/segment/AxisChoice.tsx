@@ -33,23 +33,25 @@ export function AxisChoice<T extends string>({ label, value, found, onChange }: 
       <Box id={id} sx={{ color: 'text.secondary' }}>
         {label}
       </Box>
-      <ToggleButtonGroup
-        exclusive
-        aria-labelledby={id}
-        value={value}
-        onChange={choose}
-        sx={{
-          ...group,
-          gridTemplateColumns: `repeat(${found.length}, 1fr)`,
-          '& .MuiToggleButton-root.MuiToggleButton-root': { height: 30 },
-        }}
-      >
-        {found.map((way) => (
-          <ToggleButton key={way.value} value={way.value}>
-            {way.label}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      {found.length > 0 && (
+        <ToggleButtonGroup
+          exclusive
+          aria-labelledby={id}
+          value={value}
+          onChange={choose}
+          sx={{
+            ...group,
+            gridTemplateColumns: `repeat(${found.length}, 1fr)`,
+            '& .MuiToggleButton-root.MuiToggleButton-root': { height: 30 },
+          }}
+        >
+          {found.map((way) => (
+            <ToggleButton key={way.value} value={way.value}>
+              {way.label}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
       <ToggleButtonGroup
         exclusive
         aria-labelledby={id}

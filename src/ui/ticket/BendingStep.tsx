@@ -9,6 +9,7 @@ import { NumberField } from '../fields/NumberField';
 import { OptionCards } from '../fields/OptionCards';
 import { metres } from '../format';
 import { useEdit } from '../state/app-context';
+import { CornerFields } from './CornerFields';
 import { FollowFields } from './FollowFields';
 import { FrameFields } from './FrameFields';
 import { GaugeShapes } from './GaugeShapes';
@@ -22,7 +23,7 @@ type Bending = Run['bending'];
 type Shape = Run['shape'];
 
 /** How the pieces follow the path: which way is up, roll, turns, thickness, ends and rows. */
-export function BendingStep({ run, course, result }: StepProps) {
+export function BendingStep({ run, course, segment, path, result }: StepProps) {
   const edit = useEdit();
   const counts = useChoices(run, course)?.slicings;
   const { bending, shape } = run;
@@ -84,6 +85,7 @@ export function BendingStep({ run, course, result }: StepProps) {
           max={1e4}
           onChange={(lift) => lie({ lift })}
         />
+        <CornerFields run={run} course={course} path={path} segment={segment} result={result} />
         <ChoiceField
           label="Past the end"
           value={bending.pastEnd}

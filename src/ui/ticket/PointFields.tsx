@@ -13,7 +13,7 @@ import { NumberField } from '../fields/NumberField';
 import { PlaceField } from '../fields/PlaceField';
 import { SwitchField } from '../fields/SwitchField';
 import { metres } from '../format';
-import { useEdit, useSession, useSet } from '../state/app-context';
+import { useEdit, useRun, useSession, useSet } from '../state/app-context';
 import { ChosenFields } from './ChosenFields';
 import type { StepProps } from './step-props';
 
@@ -25,6 +25,7 @@ const MANNERS: readonly { value: PointManner; label: string }[] = [
 
 /** The selected point in numbers, and what the path's kind asks of it. */
 export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>) {
+  const rounding = useRun()?.shape.cornerRadius ?? 0;
   const edit = useEdit();
   const set = useSet();
   const selected = useSession((s) => s.point);
@@ -113,7 +114,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           step={0.1}
           min={0}
           max={1e6}
-          value={point.radius ?? (uses.side ? WHEEL_RADIUS : 0)}
+          value={point.radius ?? (uses.side ? WHEEL_RADIUS : rounding)}
           onChange={(radius) => put({ radius })}
         />
       )}

@@ -15,6 +15,7 @@ import { metres, plural, whole } from '../format';
 import { useEdit, useNotify, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment } from '../state/brought-segment';
 import { CourseSegments } from './CourseSegments';
+import { LieFields } from './LieFields';
 import { MakerForm } from './MakerForm';
 import type { StepProps } from './step-props';
 
@@ -58,6 +59,7 @@ export function SegmentStep({ run, course, segment, result }: StepProps) {
         <MakerForm segment={segment} spec={source.spec} seen={seenSpec(source.spec, course, result)} />
       )}
       {result && <SegmentFigures result={result} />}
+      <LieFields segment={segment} result={result} />
       <Button variant="outlined" color="secondary" onClick={() => set({ dialog: 'prepare' })}>
         Prepare the segment
       </Button>
