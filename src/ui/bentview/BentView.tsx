@@ -5,6 +5,8 @@ import { Box, Typography } from '@mui/material';
 import { useState, type WheelEvent } from 'react';
 import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
 import type { ToolName } from '../state/session-store';
+import { CompareBar } from '../compare/CompareBar';
+import { CompareEdge } from '../compare/CompareEdge';
 import { EmptyProject } from './EmptyProject';
 import { ChoosingBox } from './ChoosingBox';
 import { FindingMarks } from './FindingMarks';
@@ -113,6 +115,7 @@ export function BentView() {
         )}
         {tool === 'pen' && <PenOverlay viewport={viewport} pen={pen} />}
         <RingOverlay viewport={viewport} />
+        <CompareEdge />
         <GuideDisc viewport={viewport} />
         {result && run?.visible && <StationMarker viewport={viewport} path={result.path} />}
       </Box>
@@ -130,6 +133,7 @@ export function BentView() {
       >
         <ViewToolbar />
       </Box>
+      <CompareBar />
       {tool !== 'shape' && (
         <Typography role="status" sx={SAID}>
           {TOLD[tool]}

@@ -3,6 +3,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { BufferAttribute, InstancedBufferAttribute, InstancedMesh, type BufferGeometry } from 'three';
+import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
 import { SurfaceMesh } from './SurfaceMesh';
 import { topologyGeometry } from './topology-geometry';
@@ -44,7 +45,10 @@ function RepeatedMesh({ run, mesh, places, origin, surface }: RepeatedProps) {
     object.boundingSphere = null; // of the places as they are now
     invalidate();
   }, [object, places, invalidate]);
-  return <primitive object={object} position={origin} userData={{ run }} castShadow receiveShadow dispose={null} />;
+  const wipe = useWipe();
+  return (
+    <primitive object={object} position={origin} userData={{ run }} castShadow receiveShadow dispose={null} {...wipe} />
+  );
 }
 
 function geometryOf(mesh: Repeated): BufferGeometry {

@@ -4,8 +4,10 @@ import { Canvas } from '@react-three/fiber';
 import { useColorScheme } from '@mui/material/styles';
 import { useCallback, useMemo, useReducer } from 'react';
 import type { Box } from '../../core/mesh/box';
+import type { Run } from '../../project/schema';
+import { WipeContext } from '../compare/wipe';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
-import { courseView } from '../state/results-store';
+import { courseView, type ResultsState, type RunResult } from '../state/results-store';
 import { AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
 import { TOKENS } from '../tokens';
 import { ContextGuard } from './ContextGuard';
@@ -30,6 +32,19 @@ const TOOLBAR = 56;
 /** Teeth are as long as the segment reaches up, or half its width. */
 const combSize = ({ min, max }: Box): number => Math.max(max[1], (max[2] - min[2]) / 2, 0.02);
 
+interface ShownRun {
+  readonly run: Run;
+  readonly result: RunResult;
+}
+
+const shownOf = (runs: readonly Run[], results: ResultsState['results']): readonly ShownRun[] =>
+  runs.flatMap((run) => (run.visible && results.has(run.id) ? [{ run, result: results.get(run.id)! }] : []));
+
+const RunMeshes = ({ shown }: { shown: readonly ShownRun[] }) =>
+  shown.flatMap(({ run, result }) =>
+    result.courses.map((course) => <CourseMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
+  );
+
 /** The drawn scene: all visible runs on the ground. Drawn on demand only. */
 export function Scene({ viewport, start }: { viewport: Viewport; start: Box | undefined }) {
   const runs = useProject((s) => s.project.runs);
@@ -44,10 +59,9 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
   const framing = useSession((s) => s.framing);
   const { mode } = useColorScheme();
   const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
-  const shown = useMemo(
-    () => runs.flatMap((run) => (run.visible && results.has(run.id) ? [{ run, result: results.get(run.id)! }] : [])),
-    [runs, results],
-  );
+  const shown = useMemo(() => shownOf(runs, results), [runs, results]);
+  const held = useSession((s) => s.held);
+  const heldRuns = useMemo(() => (held ? shownOf(held.project.runs, held.results) : []), [held]);
   const empty = useMemo(() => start && startBox(start), [start]);
   const box = useMemo(
     () =>
@@ -94,8 +108,15 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       />
       <Lights {...sphere} />
       <Ground height={Math.min(0, box.min[1])} sphere={sphere} hasGrid={!isResultOnly} onCell={onCell} />
-      {shown.flatMap(({ run, result }) =>
-        result.courses.map((course) => <CourseMesh key={`${run.id} ${course.id}`} run={run.id} course={course} />),
+      {held?.seen !== 'A' && (
+        <WipeContext value={held?.seen === 'both' ? [held.edge, 1] : undefined}>
+          <RunMeshes shown={shown} />
+        </WipeContext>
+      )}
+      {held && held.seen !== 'B' && (
+        <WipeContext value={held.seen === 'both' ? [0, held.edge] : undefined}>
+          <RunMeshes shown={heldRuns} />
+        </WipeContext>
       )}
       <group userData={FOR_WORK}>
         {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}

@@ -6,6 +6,7 @@ import type { BufferGeometry } from 'three';
 import { Box3, BufferAttribute, Sphere, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
+import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
 import { topologyGeometry } from './topology-geometry';
 import { useMaterials } from './use-materials';
@@ -37,6 +38,7 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
   }, [geometry, positions, normals, box, invalidate]);
 
   const materials = useMaterials(surface, topology.colours !== undefined);
+  const wipe = useWipe();
 
   if (positions.length === 0) return null;
   return (
@@ -48,6 +50,7 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
       castShadow
       receiveShadow
       dispose={null}
+      {...wipe}
     />
   );
 }

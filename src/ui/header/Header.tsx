@@ -10,6 +10,7 @@ import { Box, Button, IconButton, Tooltip, Typography } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
 import { useStore } from 'zustand';
 import { useApp, useProject, useSet } from '../state/app-context';
+import { CompareButton } from '../compare/CompareButton';
 import { FindingsCount } from './FindingsCount';
 import { Mark } from './Mark';
 import { SaveNote } from './SaveNote';
@@ -72,6 +73,7 @@ export function Header() {
           </IconButton>
         </span>
       </Tooltip>
+      {hasRuns && <CompareButton />}
       <FindingsCount />
       <Tooltip title="Keys (?)">
         <IconButton aria-label="Keys" onClick={() => set({ dialog: 'keys' })} sx={framed}>

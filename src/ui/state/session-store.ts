@@ -4,6 +4,7 @@ import type { Vec3 } from '../../core/math/vec3';
 import type { LaneSpec } from '../../core/shape/lane-spec';
 import type { KeyPlace } from '../../project/commands/keys';
 import type { LanePlace } from '../../project/commands/lanes';
+import type { HeldState } from '../compare/held-state';
 import type { StepName } from './steps';
 
 export type ViewName = 'free' | 'above' | 'front' | 'side';
@@ -95,6 +96,8 @@ export interface SessionState {
   readonly laneKeys: readonly LanePlace[];
   /** Metres: the station of the ring that turns and swells the run; absent = the middle of its reach. */
   readonly ring: number | undefined;
+  /** A state held beside the present one; absent = none is. */
+  readonly held: HeldState | undefined;
   /** A lane that was copied, and what its values are. */
   readonly copiedLane: { readonly quantity: string; readonly lane: LaneSpec } | undefined;
   readonly save: SaveState;
@@ -146,6 +149,7 @@ export const createSessionStore = (): SessionStore =>
     keys: [],
     laneKeys: [],
     ring: undefined,
+    held: undefined,
     copiedLane: undefined,
     save: { kind: 'saving' },
     dialog: undefined,
@@ -162,6 +166,7 @@ export const createSessionStore = (): SessionStore =>
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
         ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
+        ...('projectId' in change && { held: undefined }), // of another project
         ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
         ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
       }),

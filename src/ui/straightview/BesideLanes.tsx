@@ -1,6 +1,7 @@
 'use client';
 
 import { Box } from '@mui/material';
+import { CompareFigures } from '../compare/CompareFigures';
 import { FindingsStrip } from '../findings/FindingsStrip';
 import { useRun, useSession } from '../state/app-context';
 import type { CourseView } from '../state/results-store';
@@ -26,6 +27,7 @@ export function BesideLanes({ result }: { result: CourseView | undefined }) {
         <LaneKeyFields run={run} length={result.path.length} reach={result.layout.reach} chosen={chosen} />
       ) : (
         <>
+          <CompareFigures run={run} />
           <FindingsStrip />
           {result && run.visible && <EvennessFigures result={result} />}
         </>
