@@ -1,6 +1,7 @@
 import type { PathPoint } from '../core/curve/path-spec';
 import type { CurveSpec } from '../core/curve/registry';
 import type { Closing } from '../core/edit/close-loop';
+import type { Crossing } from '../core/findings/crossing';
 import type { EdgeChain } from '../core/guides/join-chains';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
@@ -61,6 +62,10 @@ export interface ComputeApi {
   parts(project: Project): Promise<Result<readonly PartsLine[]>>;
   /** How the links of a course fit the loop that they go round. Problems: `laying.no-loop`, and those of the run. */
   closing(source: RunSource, course: string): Promise<Result<Closing>>;
+  /** Where runs pass through each other and themselves, by their ids; runs that cannot be laid are left out, and so is all where there is too much of it. */
+  crossings(
+    runs: readonly { readonly id: string; readonly source: RunSource }[],
+  ): Promise<Result<Readonly<Record<string, readonly Crossing[]>>>>;
   /** A roll with which the run twists evenly. Problems: those of the run. */
   evenTwist(source: RunSource): Promise<Result<EvenTwist>>;
   /** Points that wind about a guide's own y axis. */

@@ -16,6 +16,7 @@ import { placeLines, summaryOf } from './brought-file';
 import { choicesOf } from './choices';
 import { closingOfCourse } from './closing';
 import type { ComputeApi } from './compute-api';
+import { CrossingFinder, crossingsOfRuns } from './crossings';
 import { holdLife } from './worker-life';
 import { Deriver, type DerivedCourse, type DerivedRun } from './derive';
 import { evenTwist } from './even-twist';
@@ -34,6 +35,7 @@ const deriver = new Deriver(async (id) => {
   if (bytes && 'code' in bytes) return { ok: false, problems: [bytes] };
   return bytes ? readMesh([{ name: `${id}.glb`, bytes }]) : fail('asset.missing', { id });
 }, loadAsset);
+const finder = new CrossingFinder();
 const viewer = new RunViewer(deriver, `${crypto.randomUUID()}:`);
 
 /** Chains of a guide's edges that are told of. */
@@ -80,6 +82,7 @@ const api: ComputeApi = {
   pieces: (source, course) => ofCourse(source, course, (_, own) => pieceTable(own)),
   parts: (project) => partsList(deriver, project),
   closing: (source, course) => closingOfCourse(deriver, source, course),
+  crossings: (runs) => crossingsOfRuns(deriver, finder, runs),
   evenTwist: (source) => evenTwist(deriver, source),
   async windRound(guide, winding) {
     const ready = await deriver.guides.get(guide);

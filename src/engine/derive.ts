@@ -256,7 +256,15 @@ function findingsOf(
     const { segment } = source.courses[i];
     const found = findAll({
       ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
-      ...{ isBrought: segment.source.from === 'asset', support: ready.support, course, bending, guides, unmet },
+      ...{
+        isBrought: segment.source.from === 'asset',
+        support: ready.support,
+        course,
+        bending,
+        guides,
+        unmet,
+        crossings: [],
+      },
       ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance, seam: laid.seam },
     });
     return courses.length > 1 ? found.map((finding) => ({ ...finding, course: course.id })) : found;

@@ -8,6 +8,7 @@ import { Header } from './header/Header';
 import { Notices } from './Notices';
 import { Panes } from './Panes';
 import { useNotify, useSession, useSet } from './state/app-context';
+import { useCrossings } from './state/use-crossings';
 import { usePlugNotice } from './state/use-plug-notice';
 import { StraightView } from './straightview/StraightView';
 import { Ticket } from './ticket/Ticket';
@@ -19,6 +20,7 @@ const BentView = dynamic(() => import('./bentview/BentView').then((m) => m.BentV
 export function Screen() {
   useAppKeys();
   usePlugNotice();
+  useCrossings();
   return (
     <Box
       onDragStart={(event) => event.preventDefault()} // by the browser; what can be dragged here follows the pointer itself

@@ -5,7 +5,9 @@ import type { FrameRuleName } from '../frames/registry';
 import type { CheckedGuide } from '../guides/clearance';
 import type { Layout } from '../layout/layout';
 import type { LayoutSummary } from '../layout/summary';
+import type { Bump } from '../shape/edit-lane';
 import type { Shape } from '../shape/shape';
+import type { Crossing } from './crossing';
 import type { LayingRuleName } from '../layout/registry';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { PrepareSpec } from '../segment/segment-spec';
@@ -30,6 +32,10 @@ export type Remedy =
   | { readonly kind: 'roundBend'; readonly station: number; readonly radius: number }
   /** The path keeps clear of a guide; worked out where guides are. */
   | { readonly kind: 'pushOut'; readonly guide: string }
+  /** Metres up and sideways by which the run moves aside. */
+  | (Bump & { readonly kind: 'moveAside'; readonly up: number; readonly side: number })
+  /** Times as thick as it was, both ways or sideways only. */
+  | (Bump & { readonly kind: 'setGauge'; readonly gauge: number; readonly which?: 'side' })
   | { readonly kind: 'setPointRadius'; readonly point: number; readonly radius: number };
 
 /** Amounts: metres, radians, counts or plain shares, as the check says. */
@@ -45,7 +51,11 @@ export interface FindingOf<K extends string, F extends FindingFacts> {
   readonly guide?: string;
   /** The course, where a run has several. */
   readonly course?: string;
+  /** The other run that it is about. */
+  readonly run?: string;
   readonly remedy?: Remedy;
+  /** What else would put it right. */
+  readonly others?: readonly Remedy[];
 }
 
 /** What a check looks at. */
@@ -72,6 +82,8 @@ export interface CheckInput {
   readonly guides: readonly CheckedGuide[];
   /** Ends that were to meet a guide's surface and cannot. */
   readonly unmet: readonly ('start' | 'end')[];
+  /** Where it passes through others or itself, as far as somebody looked. */
+  readonly crossings: readonly Crossing[];
 }
 
 /** Looks for one kind of trouble; adding one is a file in `checks/` and a line in its list. */

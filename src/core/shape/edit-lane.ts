@@ -1,4 +1,5 @@
-import type { LaneKey, LaneSpec } from './lane-spec';
+import { compileLane, toPlace, type LaneKey, type LaneSpec } from './lane-spec';
+import type { Reach } from './reach';
 
 /** A key's value at a place. */
 export const keyAt = ({ keys }: LaneSpec, place: number): LaneKey | undefined =>
@@ -40,4 +41,26 @@ export function withMovedKeys(
   const taken = new Set(put.map(({ station }) => station));
   const left = lane.keys.filter((key) => !moved.includes(key) && !taken.has(key.station));
   return { lane: { ...lane, keys: inOrder([...left, ...put]) }, places: [...taken] };
+}
+
+/** Where a run is to be otherwise: at a station of its path, and over how much to either side, metres. */
+export interface Bump {
+  readonly station: number;
+  readonly over: number;
+  readonly reach: Reach;
+}
+
+/** A lane with so much more (or, where `neutral` is 1, times as much) at a place, and as it was beyond what lies around that. */
+export function bumped(lane: LaneSpec | undefined, neutral: 0 | 1, value: number, at: Bump): LaneSpec | undefined {
+  if (value === neutral) return lane;
+  const { station, over, reach } = at;
+  const measure = lane ?? ({ along: 'reach' } as const);
+  const was = (s: number) => (lane ? compileLane(lane, reach).at(s)[0] : neutral);
+  const [from, to] = [Math.max(station - over, reach.from), Math.min(station + over, reach.to)];
+  const key = (s: number, own = was(s)): LaneKey => ({ station: toPlace(measure, s, reach), value: own });
+  const peak = key(station, neutral === 1 ? was(station) * value : was(station) + value);
+  const [first, last] = [key(from), key(to)];
+  const kept = (lane?.keys ?? []).filter((own) => own.station < first.station || own.station > last.station);
+  const made = [first, peak, last].filter((own, i) => i === 1 || own.station !== peak.station);
+  return { blend: 'smooth', along: 'reach', ...lane, keys: inOrder([...kept, ...made]) };
 }

@@ -29,6 +29,7 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
     rowTolerance: 0,
     guides: [],
     unmet: [],
+    crossings: [],
   };
 }
 

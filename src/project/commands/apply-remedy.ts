@@ -6,6 +6,8 @@ import { courseOf, type Project } from '../schema';
 import { changeCurve, setNumber, setPoint } from './paths';
 import { switchRule } from '../../core/layout/registry';
 import { setLaying, setRule, setStep } from './runs';
+import { bumped } from '../../core/shape/edit-lane';
+import { editLane } from './lanes';
 import { setMaker, setPrepare } from './segments';
 
 /** Puts a finding of a run right; undefined when the remedy could not get there (the project then stays as it is). */
@@ -50,6 +52,16 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy, cou
       );
       return changed === project ? undefined : changed;
     }
+    case 'moveAside':
+      return (['offsetUp', 'offsetSide'] as const).reduce(
+        (made, name) =>
+          editLane(made, runId, name, (lane) => bumped(lane, 0, remedy[name === 'offsetUp' ? 'up' : 'side'], remedy)),
+        project,
+      );
+    case 'setGauge':
+      return editLane(project, runId, remedy.which === 'side' ? 'gaugeSide' : 'gauge', (lane) =>
+        bumped(lane, 1, remedy.gauge, remedy),
+      );
     case 'pushOut':
       return undefined; // needs the guide's surface: the worker does it
     default:

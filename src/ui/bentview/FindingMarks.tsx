@@ -4,7 +4,8 @@ import { useMemo } from 'react';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PathView } from '../../engine/path-view';
 import { groupFindings } from '../findings/group-findings';
-import { useRun, useRunResult } from '../state/app-context';
+import { useRun } from '../state/app-context';
+import { useFindings } from '../state/use-findings';
 import { placeAt } from './nearest-station';
 import { useProjected } from './use-projected';
 import type { Viewport } from './viewport';
@@ -15,10 +16,10 @@ const MOST = 40;
 /** Where the selected run's findings lie. They take no pointer and lie under the points. */
 export function FindingMarks({ viewport, path }: { viewport: Viewport; path: PathView }) {
   const run = useRun();
-  const findings = useRunResult(run?.id)?.findings;
+  const findings = useFindings(run?.id);
   const places = useMemo(
     () =>
-      groupFindings(findings ?? [], run?.setAside)
+      groupFindings(findings, run?.setAside)
         .flatMap((group) => group.findings.flatMap(({ at }) => (at ? [placeAt(path, at.station)] : [])))
         .slice(0, MOST),
     [findings, run?.setAside, path],

@@ -25,10 +25,7 @@ export function CompareFigures({ run }: { run: Run }) {
       >
         <thead>
           <tr>
-            <Box
-              component="th"
-              sx={{ '&&': { textAlign: 'left' }, maxWidth: 120, overflow: 'hidden', textOverflow: 'ellipsis' }}
-            ></Box>
+            <td />
             <th>A</th>
             <th>B</th>
           </tr>

@@ -6,7 +6,7 @@ import { Box, Button, IconButton, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { Run } from '../../project/schema';
 import { useSet } from '../state/app-context';
-import { findingWords } from './finding-words';
+import { findingWords, remedyWords } from './finding-words';
 import type { FindingGroup } from './group-findings';
 import { Note } from './Note';
 import { usePutRight } from './use-put-right';
@@ -57,6 +57,16 @@ export function FindingCard({ run, group, onAside }: FindingCardProps) {
               {remedy}
             </Button>
           )}
+          {(finding.others ?? []).map((other) => (
+            <Button
+              key={remedyWords(other)}
+              variant="text"
+              onClick={() => void putRight({ ...finding, remedy: other })}
+              sx={plain}
+            >
+              {remedyWords(other)}
+            </Button>
+          ))}
           <Button variant="text" color="secondary" onClick={onAside} sx={{ ...plain, fontWeight: 400 }}>
             Set aside
           </Button>

@@ -4,7 +4,8 @@ import { Box, Button, Typography } from '@mui/material';
 import { problemWords } from '../../engine/problem-words';
 import { changeRun } from '../../project/commands/runs';
 import { plural } from '../format';
-import { useEdit, useResults, useRun, useRunResult } from '../state/app-context';
+import { useEdit, useResults, useRun } from '../state/app-context';
+import { useFindings } from '../state/use-findings';
 import { isUndrawn } from '../ticket/step-summaries';
 import { FindingCard } from './FindingCard';
 import { asideCount, groupFindings } from './group-findings';
@@ -14,7 +15,7 @@ import { Note } from './Note';
 export function FindingsStrip() {
   const run = useRun();
   const edit = useEdit();
-  const findings = useRunResult(run?.id)?.findings ?? [];
+  const findings = useFindings(run?.id);
   const told = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
   const problems = told.filter((problem) => !isUndrawn(problem)); // one that is about to be drawn is no trouble
   if (!run || !run.visible || (findings.length === 0 && problems.length === 0)) return null;

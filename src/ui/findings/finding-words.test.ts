@@ -4,6 +4,8 @@ import { findingWords } from './finding-words';
 
 const FACTS = {
   radius: 2.9,
+  depth: 0.2,
+  other: 12,
   needed: 3.4,
   row: 1,
   remainder: 2,

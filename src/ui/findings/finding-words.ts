@@ -1,4 +1,5 @@
 import type { CheckName, FactsOf, Finding } from '../../core/findings/registry';
+import type { Remedy } from '../../core/findings/finding';
 import { degrees, metres, percentText, radius, times } from '../format';
 
 /** A finding as people read it: what, where and how much, and the name of its remedy. */
@@ -23,6 +24,11 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
         ? `By ${metres(-f.gap)}${place(finding)}.`
         : `${metres(f.gap)} away${place(finding)}; it is to keep ${metres(f.wanted)}.`,
     remedy: 'Push the path out',
+  }),
+  passesThrough: (f, finding) => ({
+    title: finding.run ? 'Passes through another run' : 'Passes through itself',
+    text: `By ${metres(f.depth)}${place(finding)}${finding.run ? '' : `, where it comes back at ${metres(f.other)}`}.`,
+    remedy: 'Move it aside there',
   }),
   tooFewRows: (f, finding) => ({
     title: 'Too few rows to bend smoothly',
@@ -111,6 +117,12 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
     remedy: `Take one unit as ${metres(f.unit)}`,
   }),
 };
+
+/** What a further remedy is called. */
+export function remedyWords(remedy: Remedy): string {
+  if (remedy.kind !== 'setGauge') return 'Put right';
+  return remedy.which === 'side' ? 'Widen it there' : 'Thin it there';
+}
 
 export function findingWords(finding: Finding): FindingWords {
   const words = WORDS[finding.check] as (facts: Finding['facts'], finding: Finding) => FindingWords; // a check with its own facts

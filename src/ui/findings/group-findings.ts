@@ -8,7 +8,7 @@ export interface FindingGroup {
   readonly findings: readonly Finding[];
 }
 
-const keyOf = ({ check, guide }: Finding): string => (guide ? `${check}:${guide}` : check);
+const keyOf = ({ check, guide, run }: Finding): string => [check, guide ?? run].filter(Boolean).join(':');
 
 /** One group a cause, those that were set aside for the run left out. */
 export function groupFindings(findings: readonly Finding[], aside: readonly string[] = []): readonly FindingGroup[] {

@@ -12,15 +12,18 @@ import { useProject, useResults, useSet } from '../state/app-context';
 export function FindingsCount() {
   const runs = useProject((s) => s.project.runs);
   const results = useResults((s) => s.results);
+  const crossings = useResults((s) => s.crossings);
   const set = useSet();
   const [anchor, setAnchor] = useState<HTMLElement>();
   const all = runs.flatMap((run) =>
     run.visible
-      ? groupFindings(results.get(run.id)?.findings ?? [], run.setAside).map(({ findings }) => ({
-          run,
-          finding: findings[0],
-          count: findings.length,
-        }))
+      ? groupFindings([...(results.get(run.id)?.findings ?? []), ...(crossings.get(run.id) ?? [])], run.setAside).map(
+          ({ findings }) => ({
+            run,
+            finding: findings[0],
+            count: findings.length,
+          }),
+        )
       : [],
   );
   if (all.length === 0) return null;

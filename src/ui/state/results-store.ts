@@ -1,4 +1,5 @@
 import { createStore, type StoreApi } from 'zustand';
+import type { Finding } from '../../core/findings/registry';
 import type { Problem } from '../../core/math/result';
 import type { CourseFacets, FacetUpdate, RunFacets, Versions } from '../../engine/facets';
 
@@ -36,6 +37,8 @@ export interface ResultsState {
   /** By run id. A run whose newest state could not be computed keeps its last good result. */
   readonly results: ReadonlyMap<string, RunResult>;
   readonly problems: ReadonlyMap<string, readonly Problem[]>;
+  /** Where runs pass through each other and themselves, as it was when somebody last looked. */
+  readonly crossings: ReadonlyMap<string, readonly Finding[]>;
   /** Runs whose newest state is still being computed. */
   readonly busy: ReadonlySet<string>;
 }
@@ -43,4 +46,9 @@ export interface ResultsState {
 export type ResultsStore = StoreApi<ResultsState>;
 
 export const createResultsStore = (): ResultsStore =>
-  createStore<ResultsState>()(() => ({ results: new Map(), problems: new Map(), busy: new Set() }));
+  createStore<ResultsState>()(() => ({
+    results: new Map(),
+    problems: new Map(),
+    crossings: new Map(),
+    busy: new Set(),
+  }));

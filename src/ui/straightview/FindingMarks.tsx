@@ -2,14 +2,15 @@
 
 import { findingWords } from '../findings/finding-words';
 import { groupFindings } from '../findings/group-findings';
-import { useRun, useRunResult, useSet } from '../state/app-context';
+import { useRun, useSet } from '../state/app-context';
+import { useFindings } from '../state/use-findings';
 import type { StationScale } from './Lane';
 
 /** Where findings lie, along the top of the lanes. */
 export function FindingMarks({ x }: { x: StationScale }) {
   const run = useRun();
   const set = useSet();
-  const findings = useRunResult(run?.id)?.findings ?? [];
+  const findings = useFindings(run?.id);
   const places = groupFindings(findings, run?.setAside).flatMap((group) => group.findings.filter(({ at }) => at));
   return places.map((finding, i) => (
     <path

@@ -1,5 +1,6 @@
 import { foldingOver } from './folding-over';
 import { tooFewRows } from './too-few-rows';
+import { passesThrough } from './passes-through';
 import { endMissed } from './end-missed';
 import { endUnmet } from './end-unmet';
 import { roundingReduced } from './rounding-reduced';
@@ -23,6 +24,7 @@ import { unevenRise } from './uneven-rise';
 export const checks = {
   foldingOver,
   tooNearGuide,
+  passesThrough,
   tooFewRows,
   tooCoarse,
   endMissed,
