@@ -1,5 +1,5 @@
 import { tightnessOn } from '../core/findings/checks/folding-over';
-import type { StiffStretch } from '../core/curve/stiffen-curve';
+import { BLEND, type StiffStretch } from '../core/curve/stiffen-curve';
 import { SIDE, TWIST, UP, type FrameTable } from '../core/frames/frame-table';
 import { slopeOf, type Slope } from '../core/shape/slope';
 import { followingLanes } from '../core/shape/follower-registry';
@@ -87,9 +87,10 @@ export function viewPath({ table, courses, source, stiff }: DerivedRun): PathVie
   };
 }
 
-/** The sharpest place within a stretch's own length of it. */
+/** The sharpest place as far from a stretch as it takes to come into the bend again. */
 function sharpestBeside(table: FrameTable, stiff: readonly StiffStretch[]): Tightest {
   return stiff
-    .map(({ from, to }) => tightest(table, Math.max(2 * from - to, 0), Math.min(2 * to - from, table.length)))
+    .map(({ from, to }) => ({ from, to, over: BLEND * (to - from) }))
+    .map(({ from, to, over }) => tightest(table, Math.max(from - over, 0), Math.min(to + over, table.length)))
     .reduce((least, own) => (own.radius < least.radius ? own : least));
 }

@@ -29,11 +29,11 @@ describe('stiffenCurve', () => {
       const u = paramOf(3) + share * (paramOf(4) - paramOf(3));
       at(curve, u).forEach((x, c) => expect(x).toBeCloseTo(a[c] + share * (b[c] - a[c]), 9));
     }
-    for (const s of [0.5, 1.99, 5.01, 11]) expect(at(curve, paramOf(s))).toEqual(at(RING.curve, paramOf(s)));
+    for (const s of [0.5, 0.99, 6.01, 11]) expect(at(curve, paramOf(s))).toEqual(at(RING.curve, paramOf(s)));
   });
 
   it('has no corner, and no jump of curvature, where its parts meet', () => {
-    for (const s of [2, 3, 4, 5]) {
+    for (const s of [1, 3, 4, 6]) {
       const u = curve.breaks.find((own) => Math.abs(own - paramOf(s)) < 1e-9)!;
       const [before, after] = [true, false].map((left) => unit(at(curve, u, 1, left)));
       before.forEach((x, c) => expect(x).toBeCloseTo(after[c], 9));

@@ -8,8 +8,8 @@ export interface StiffStretch {
   readonly to: number;
 }
 
-/** Of its own length, a stretch takes so much on either side to come into the bend again, where there is room. */
-const BLEND = 1;
+/** Times its own length that a stretch takes on either side to come into the bend again, where there is room. */
+export const BLEND = 2;
 /** Stretches shorter than this share of the path are none. */
 const LEAST = 1e-6;
 
@@ -45,7 +45,7 @@ export function soundStretches(stretches: readonly StiffStretch[], whole: number
 
 /**
  * A curve that is straight where it must be stiff: along the chord between the stretch's two ends, at an end of an open path on in the direction that the
- * path has there. On either side it comes into its bend again over as much length as the stretch has, or half of what lies between two, with place,
+ * path has there. On either side it comes into its bend again over twice its own length, or half of what lies between two, with place,
  * direction and curvature as the curve has them (quintic Hermite). Its parameter, points and everything else are the curve's own.
  */
 export function stiffenCurve(arc: ArcTable, asked: readonly StiffStretch[]): Curve {
@@ -53,7 +53,7 @@ export function stiffenCurve(arc: ArcTable, asked: readonly StiffStretch[]): Cur
   const stretches = soundStretches(asked, whole);
   if (stretches.length === 0) return curve;
   const parts = stretches.flatMap((own, i) => {
-    const free = (gap: number, isEnd: boolean) => Math.min(own.to - own.from, isEnd ? gap : gap / 2) * BLEND;
+    const free = (gap: number, isEnd: boolean) => Math.min((own.to - own.from) * BLEND, isEnd ? gap : gap / 2);
     const before = free(own.from - (stretches[i - 1]?.to ?? 0), i === 0);
     const after = free((stretches[i + 1]?.from ?? whole) - own.to, i === stretches.length - 1);
     return straightened(arc, own, before, after);

@@ -92,6 +92,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
   const turns = [
     ...(fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : []),
+    ...shape.lanes.flatMap(({ jumps = [] }) => jumps.filter((at) => at > reach.from && at < reach.to)),
     ...(shape.isHeld ? [reach.from, reach.to] : []),
     ...(shape.flush ?? []).flatMap(({ station, angle }) => {
       const over = Math.tan(angle / 2) * half * (station < (reach.from + reach.to) / 2 ? 1 : -1);

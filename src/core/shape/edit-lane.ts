@@ -62,5 +62,6 @@ export function bumped(lane: LaneSpec | undefined, neutral: 0 | 1, value: number
   const [first, last] = [key(from), key(to)];
   const kept = (lane?.keys ?? []).filter((own) => own.station < first.station || own.station > last.station);
   const made = [first, peak, last].filter((own, i) => i === 1 || own.station !== peak.station);
-  return { blend: 'smooth', along: 'reach', ...lane, keys: inOrder([...kept, ...made]) };
+  const own = lane ?? ({ blend: 'smooth', along: 'reach' } as const);
+  return { ...own, keys: inOrder([...kept, ...made]) };
 }

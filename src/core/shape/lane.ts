@@ -5,6 +5,8 @@ export type Along = (station: number) => readonly [value: number, slope: number]
 export interface Lane {
   readonly at: Along;
   readonly places: readonly number[];
+  /** Those of them at which its slope or the value itself jumps; absent = none. */
+  readonly jumps?: readonly number[];
   /** Of a lane that is one straight line: what `at` comes to, for those who ask for every row and do without its pair of numbers. */
   readonly line?: { readonly value: number; readonly perMetre: number; readonly from: number };
 }

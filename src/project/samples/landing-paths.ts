@@ -129,3 +129,11 @@ export const DRIFTWOOD: CurveSpec = {
   closed: false,
   points: through([22.6, 1.35, -33.5], [21.1, 1.33, -36], [24.1, 1.33, -38.4]),
 };
+
+/** Two widening turns on the sand beside it. */
+export const DRIFTWOOD_SPIRAL: CurveSpec = {
+  kind: 'helix',
+  closed: false,
+  points: through([19.4, 1.24, -33.2]),
+  numbers: { startRadius: 0.24, endRadius: 0.92, turns: 2 },
+};

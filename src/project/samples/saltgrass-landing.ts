@@ -12,7 +12,8 @@ import { causewayFurniture, runsOfCourses } from './landing-courses';
 import { GUIDES } from './landing-guides';
 import { LANDING_KEYS } from './landing-keys';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
-import { CAUSEWAY, DRIFTWOOD, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
+import { LANDING_SHAPES } from './landing-shapes';
+import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -215,8 +216,18 @@ function wholeCauseway(): Project {
   return { ...rest, segments: [unmarked, ...others, ...furniture.segments], runs: [{ ...road, courses }] };
 }
 
-/** A run that moves as it does on the landing. */
-const moving = (run: Run): Run => ({ ...run, motion: { ...run.motion, ...LANDING_MOTIONS[run.name] } });
+/** A run that moves and is shaped as it is on the landing. */
+const moving = (run: Run): Run => ({
+  ...run,
+  shape: { ...run.shape, ...LANDING_SHAPES[run.name] },
+  motion: { ...run.motion, ...LANDING_MOTIONS[run.name] },
+});
+
+/** The driftwood's log once more, wound up in two turns on the sand. */
+const spiral = (): Run => {
+  const log = SAMPLES.find(({ id }) => id === 'driftwood')!;
+  return { ...runOf(log), id: 'driftwood-spiral-run', name: 'Driftwood spiral', path: 'driftwood-spiral-path' };
+};
 
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */
 export function saltgrassLanding(): Project {
@@ -228,11 +239,13 @@ export function saltgrassLanding(): Project {
     paths: [
       ...road.paths,
       ...SAMPLES.map(pathOf),
+      { id: 'driftwood-spiral-path', name: 'Driftwood spiral path', curve: DRIFTWOOD_SPIRAL },
       ...built.map(({ id, name, curve }) => ({ id: `${id}-path`, name: `${name} path`, curve })),
     ],
     runs: [
       ...road.runs,
       ...SAMPLES.map(runOf),
+      spiral(),
       ...built.map(({ id, name, frames, parts }): Run => ({
         ...{ id: `${id}-run`, name, visible: true, path: `${id}-path`, ...JOB_DEFAULTS },
         shape: { ...JOB_DEFAULTS.shape, ...(frames && { frames }) },

@@ -69,7 +69,42 @@ export function PiecesLane({ x, layout: { placements }, run, course, height }: P
           </rect>
         );
       })}
+      {isBand && <BandMarks seen={seen} x={x} height={height} />}
       {opened && <PieceFields {...{ run, course, ...opened }} onClose={() => setOpened(undefined)} />}
+    </>
+  );
+}
+
+/** Marks in a band are at least so many pixels apart. */
+const APART = 8;
+
+/** Where every so many pieces begin, where they are too many to draw each. */
+function BandMarks({
+  seen,
+  x,
+  height,
+}: {
+  seen: Layout['placements'];
+  x: ScaleLinear<number, number>;
+  height: number;
+}) {
+  const [left, right] = x.range() as [number, number];
+  const every = 10 ** Math.ceil(Math.log10((seen.length * APART) / Math.max(right - left, 1)));
+  const marks = seen.filter(({ piece }) => piece % every === 0);
+  const d = marks.map(({ station }) => `M${x(station).toFixed(1)} 4v${height - 10}`).join('');
+  return (
+    <>
+      <path d={d} stroke="var(--mui-palette-tokens-cane)" strokeOpacity={0.8} pointerEvents="none" />
+      <text
+        x={left + 6}
+        y={height / 2 - 1}
+        dominantBaseline="central"
+        fontSize={11}
+        fill="var(--mui-palette-text-primary)"
+        pointerEvents="none"
+      >
+        {seen.length.toLocaleString('en')} pieces, a mark every {every.toLocaleString('en')}
+      </text>
     </>
   );
 }

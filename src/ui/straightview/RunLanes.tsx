@@ -15,6 +15,7 @@ import { LaneMenu } from './LaneMenu';
 import { LaneSlot, MARGIN } from './LaneSlot';
 import { isKeyed, type LaneKindName } from './lane-kinds';
 import { Overview } from './Overview';
+import { PastEnd } from './PastEnd';
 import { PiecesLane } from './PiecesLane';
 import { ReachHandles } from './ReachHandles';
 import { StationCursor } from './StationCursor';
@@ -62,7 +63,12 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
   const { layout, path: view } = result;
   const { length } = view;
   const right = Math.max(width - MARGIN, LEFT + 10);
-  const whole = useMemo(() => scaleLinear([0, length], [LEFT, right]), [length, right]);
+  // Drawn on to a guide, or run straight on, it goes beyond its path.
+  const [first, last] = [layout.placements[0], layout.placements[layout.placements.length - 1]];
+  const from = Math.min(0, layout.reach.from, first?.station ?? 0);
+  const isOn = run.bending.pastEnd === 'straightOn' && !view.closed;
+  const to = Math.max(length, layout.reach.to, isOn && last ? last.station + last.length : 0);
+  const whole = useMemo(() => scaleLinear([from, to], [LEFT, right]), [from, to, right]);
   const { x, ref, isZoomed, show, onKeyDown } = useZoom(whole, run.id);
   const totalAt = useTotals(run, path, view, layout.reach);
   const top = AXIS + (isZoomed ? BAR : 0);
@@ -102,7 +108,7 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
         onKeyDown={onKeyDown}
       >
         <clipPath id={clip}>
-          <rect x={LEFT - 10} y={0} width={right - LEFT + 20} height={bottom + FOOT} />
+          <rect x={LEFT - 22} y={0} width={right - LEFT + 44} height={bottom + FOOT} />
         </clipPath>
         <rect data-pan x={LEFT} width={right - LEFT} height={AXIS} fill="transparent" style={{ cursor: 'grab' }} />
         <g clipPath={`url(#${clip})`} pointerEvents="none">
@@ -130,6 +136,7 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
           {pieces && (
             <>
               <ReachHandles {...{ x, run, length }} reach={layout.reach} top={pieces.top} height={pieces.height} />
+              <PastEnd {...{ x, run, layout }} isClosed={view.closed} top={pieces.top} height={pieces.height} />
               <StiffBars {...{ x, run, length }} top={pieces.top} height={pieces.height} />
               <StationHandles {...{ x, run, course, length }} middle={pieces.top + pieces.height / 2} />
             </>

@@ -70,6 +70,9 @@ export const rowFor = ({ curvature, reach, twist, swell }: Bends, tolerance: num
     swell > 1e-9 ? Math.sqrt((8 * tolerance) / swell) : Infinity,
   );
 
+/** Of a run: a slope that jumps is taken to change over no less. */
+const SHORTEST = 1 / 2000;
+
 /** What each stretch between neighbouring frames of a shape over [from, to] has; `from` and `to` in metres. */
 export function eachStretch(
   shape: Shape,
@@ -79,6 +82,7 @@ export function eachStretch(
 ): void {
   let before = { curvature: 0, reach: 0, twist: 0, slopes: [0, 0, 0, 0] };
   let last = from;
+  const shortest = (to - from) * SHORTEST;
   eachFrameOn(shape, from, to, (f, station) => {
     const now = {
       curvature: curvatureOf(f, 0),
@@ -88,7 +92,7 @@ export function eachStretch(
     };
     const gap = station - last;
     if (gap > 0) {
-      const changes = now.slopes.map((slope, k) => Math.abs(slope - before.slopes[k]) / gap);
+      const changes = now.slopes.map((slope, k) => Math.abs(slope - before.slopes[k]) / Math.max(gap, shortest));
       const swell = Math.max(changes[0], changes[1]) * half + Math.hypot(changes[2], changes[3]);
       const larger = (key: 'curvature' | 'reach' | 'twist') => Math.max(before[key], now[key]);
       call({ curvature: larger('curvature'), reach: larger('reach'), twist: larger('twist'), swell }, last, station);

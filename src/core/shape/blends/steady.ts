@@ -10,6 +10,7 @@ export const steady = defineBlend({
       period === undefined ? s : stations[0] + ((((s - stations[0]) % period) + period) % period);
     return {
       places: [...stations],
+      jumps: [...stations],
       at: (station) => [values[Math.max(firstAfter(stations, wrap(station)) - 1, 0)], 0],
     };
   },

@@ -11,6 +11,7 @@ export const straight = defineBlend({
     const ys = isRound ? [...values, values[0]] : values;
     return {
       places: [...stations],
+      jumps: [...stations],
       at(station) {
         const s = isRound ? xs[0] + ((((station - xs[0]) % period) + period) % period) : station;
         const i = firstAfter(xs, s);
