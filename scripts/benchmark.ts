@@ -38,6 +38,7 @@ import { glb } from '../src/formats/glb';
 import { JOB_DEFAULTS, MADE_PREPARE } from '../src/project/defaults';
 import { saltgrassLanding } from '../src/project/samples';
 import { benchmarkMotion } from './benchmark-motion';
+import { benchmarkShaping } from './benchmark-shaping';
 
 /**
  * The fastest round of each, milliseconds. They take turns for some seconds: a neighbour on the same processor core slows plain
@@ -417,6 +418,7 @@ function binaryPly({ positions, indices }: Mesh): Uint8Array {
 }
 
 // (13) Motion: played by the core, in one file, and as a sequence.
+await benchmarkShaping(say);
 await benchmarkMotion(say);
 
 function around(t: number): Vec3 {

@@ -22,22 +22,32 @@ async function picture(name: string, arrange: (page: Page) => Promise<void>): Pr
   await page.close();
 }
 
+const choose = async (page: Page, run: string) => {
+  const row = page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${run}`) });
+  await row.click();
+  await page.getByRole('button', { name: 'Frame this run' }).click();
+  await page.getByRole('button', { name: /^1\s*Segment/ }).click();
+  await page.mouse.move(700, 560);
+};
 await picture('screen', async (page) => {
   await page.getByRole('button', { name: /^3\s*Laying/ }).click();
   await page.getByRole('button', { name: /^Point 6/ }).focus();
   await page.mouse.move(400, 560);
 });
 await picture('straight-view', async (page) => {
-  await page.getByRole('radio', { name: 'Straight legs' }).click();
-  await page.getByRole('button', { name: /^Point 6/ }).click();
-  await page.getByLabel('Rounding radius').fill('2.4 m');
-  await page.keyboard.press('Enter');
+  await choose(page, 'Mooring line');
+  const lane = (await page.locator('[data-lane="gauge"] > rect').first().boundingBox())!;
   const edge = (await page.getByRole('separator').last().boundingBox())!;
   await page.mouse.move(700, edge.y);
   await page.mouse.down();
-  await page.mouse.move(700, edge.y - 120, { steps: 4 });
+  await page.mouse.move(700, edge.y - 60, { steps: 4 });
   await page.mouse.up();
-  await page.mouse.move(1010, 640);
+  await page.mouse.move(lane.x + 40, lane.y);
+  for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -300);
+  await page
+    .getByRole('slider', { name: /^Key of Gauge at/ })
+    .nth(2)
+    .click();
 });
 await picture('export', async (page) => {
   await page
@@ -56,13 +66,6 @@ await picture('dark', async (page) => {
   await page.getByRole('button', { name: 'Dark theme' }).click();
   await page.mouse.move(400, 560);
 });
-const choose = async (page: Page, run: string) => {
-  const row = page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${run}`) });
-  await row.click();
-  await page.getByRole('button', { name: 'Frame this run' }).click();
-  await page.getByRole('button', { name: /^1\s*Segment/ }).click();
-  await page.mouse.move(700, 560);
-};
 const prepare = async (page: Page, tab: string) => {
   await page.getByRole('button', { name: 'Prepare the segment' }).click();
   await page.getByRole('tab', { name: tab }).click();
@@ -122,10 +125,28 @@ await picture('winding', async (page) => {
   await page.mouse.move(790, 330);
   for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -100);
 });
-await picture('plug-in', async (page) => {
-  await choose(page, 'Signal wires');
-  await page.getByRole('button', { name: /^2\s*Path/ }).click();
-  await page.getByRole('button', { name: 'Ends' }).click();
+await picture('ring', async (page) => {
+  await choose(page, 'Driftwood');
+  await page.getByRole('button', { name: 'Ring', exact: true }).click();
+  const grip = (await page.getByRole('button', { name: /^Gauge \d/ }).boundingBox())!;
+  await page.mouse.move(grip.x + 6, grip.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 6, grip.y - 14, { steps: 4 });
+  await page.mouse.up();
+});
+await picture('flush', async (page) => {
+  await choose(page, 'Overflow pipe');
+  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
+  await page.getByText('Ends flush with').scrollIntoViewIfNeeded();
+});
+await picture('compare', async (page) => {
+  await page.getByRole('button', { name: 'Hold this state to compare' }).click();
+  await page.getByRole('button', { name: /^4\s*Bending/ }).click();
+  await page.getByLabel('No steeper than').fill('14°');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('For a speed of').fill('14 m/s');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('For a speed of').scrollIntoViewIfNeeded();
 });
 await picture('bring-path', async (page) => {
   await page.getByRole('button', { name: 'More', exact: true }).click();
@@ -142,15 +163,6 @@ const course = async (page: Page, run: string, name: string) => {
 await picture('stair', async (page) => {
   await course(page, 'Beacon stair', 'Treads');
   await page.getByText(/risers of/).scrollIntoViewIfNeeded();
-});
-await picture('level-band', async (page) => {
-  await course(page, 'Beacon stair', 'Balusters, left');
-  await page.waitForTimeout(1500);
-  await page.getByRole('group', { name: 'Level band' }).scrollIntoViewIfNeeded();
-});
-await picture('pieces', async (page) => {
-  await course(page, 'Beacon stair', 'Treads');
-  await page.getByRole('button', { name: 'Pieces and parts as tables' }).click();
 });
 const goTo = async (page: Page, frames: number) => {
   await page.getByRole('slider', { name: 'Time' }).focus();

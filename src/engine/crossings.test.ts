@@ -1,12 +1,13 @@
 import type { CurveSpec } from '../core/curve/registry';
 import { crossingFinding } from '../core/findings/checks/passes-through';
 import { pathOf } from '../core/testing/curves';
+import { manifoldOf } from '../core/testing/manifold';
 import { unwrap } from '../core/testing/runs';
 import { applyRemedy } from '../project/commands/apply-remedy';
 import { JOB_DEFAULTS, MADE_PREPARE, newCourse } from '../project/defaults';
 import { emptyProject, type Project } from '../project/schema';
-import { loadFrom } from './bake';
-import { CrossingFinder } from './crossings';
+import { bakeProject, loadFrom } from './bake';
+import { CrossingFinder, depthAt } from './crossings';
 import { Deriver } from './derive';
 import { sourceOf } from './run-source';
 
@@ -52,6 +53,16 @@ describe('runs that cross', () => {
     expect(crossing.depth).toBeCloseTo(2 * RADIUS - height, 2);
     expect(crossing.station).toBeCloseTo(5, 0);
     expect(crossing.other).toBeCloseTo(5, 0);
+  });
+
+  // manifold-3d (Apache-2.0, an independent kernel of solids) measures the least distance of two meshes.
+  it.each([0.25, 0.5])('%d m apart are as clear of each other as manifold-3d finds their meshes', async (height) => {
+    const project = across(height);
+    const deriver = new Deriver(loadFrom(new Map()));
+    const [a, b] = await Promise.all(project.runs.map(async (run) => unwrap(await deriver.derive(unwrap(sourceOf(project, run)))).courses[0])); // prettier-ignore
+    const solids = await Promise.all(unwrap(await bakeProject(project, deriver, {})).scene.map(({ mesh }) => manifoldOf(mesh))); // prettier-ignore
+    const gap = solids[0].minGap(solids[1], 2);
+    expect(-depthAt(a, 5, b, 5).depth).toBeCloseTo(gap, 3);
   });
 
   it('that only pass are not told of', async () => {

@@ -149,10 +149,10 @@ function crossingsOf(hits: readonly Hit[], a: Body, b: Body): Crossing[] {
 }
 
 /**
- * How far two sections reach into each other along the line between their places on the paths: what both reach that way, less what lies between. For
+ * How far two sections reach into each other, metres, below 0 how far they are apart, along the line between their places on the paths: what both reach that way, less what lies between. For
  * round sections that is how deep they are; where the paths meet, upwards.
  */
-function depthAt(a: DerivedCourse, s: number, b: DerivedCourse, t: number) {
+export function depthAt(a: DerivedCourse, s: number, b: DerivedCourse, t: number) {
   const [first, second] = [frameOn(a.shape, s), frameOn(b.shape, t)];
   const vec = (frame: Float64Array, at: number): Vec3 => [frame[at], frame[at + 1], frame[at + 2]];
   const between = sub(vec(first, 0), vec(second, 0));

@@ -115,7 +115,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     return (a.kind === 'body' || isOwn(a.kind)) && (b.kind === 'body' || isOwn(b.kind));
   };
   const isRing = shown.length > 0 && isClosedRing(layout, shape) && meetsRound(shown, meet);
-  const formInput: FormInput = { density, slicing, forms, isSingle: placed.length === 1 };
+  const formInput: FormInput = { density, slicing, forms, isSingle: placed.length === 1, evens: new Map() };
   const wear = (i: number, open: readonly SegmentEnd[] = [], part?: ShownPart) => {
     const piece = shown[i];
     const [before, after] = [shown[i - 1], shown[i + 1]];

@@ -102,3 +102,15 @@ describe('evenness of twist', () => {
       frameOn(after, s).forEach((value, i) => i < 12 && expect(value).toBeCloseTo(frameOn(before, s)[i], 6));
   });
 });
+
+// Reference n01: the RPN 14 data of F. N. Fritsch & R. E. Carlson (SIAM J. Numer. Anal. 17, 1980), by the weighted harmonic mean of Fritsch & Butland 1984.
+it('goes smoothly from key to key as the published monotone curve does, but for its level ends', () => {
+  const x = [7.99, 8.09, 8.19, 8.7, 9.2, 10, 12, 15, 20];
+  const y = [0, 2.76429e-5, 0.0437498, 0.169183, 0.469428, 0.94374, 0.998636, 0.999919, 0.999994];
+  const spec: LaneSpec = { blend: 'smooth', keys: x.map((station, i) => ({ station, value: y[i] })) };
+  const { at } = compileLane(spec, UNIT_REACH);
+  const slopes = [0.0005525086818681, 0.3358768346084, 0.349449167686, 0.5969582389268, 0.06032184552297, 0.0009003953827693, 3.142468363044e-5]; // prettier-ignore
+  slopes.forEach((slope, i) => expect(at(x[i + 1])[1]).toBeCloseTo(slope, 10));
+  const values: Record<number, number> = { 8.14: 0.01769716737592, 8.4: 0.09666880560767, 9: 0.3375343268462, 9.6: 0.7602476393404, 11: 0.9860433625351 }; // prettier-ignore
+  for (const [place, value] of Object.entries(values)) expect(at(Number(place))[0]).toBeCloseTo(value, 10);
+});

@@ -115,7 +115,8 @@ describe('a run along lanes', () => {
       roll: { blend: 'smooth' as const, keys: keys([0, 0], [end, 2]) },
     };
     const round = prepared(makeSegmentMesh({ kind: 'tube', length: 1, radius: 0.1, sides: 400 }));
-    const { mesh } = bentRun(round, table, jobOf({ bending: { lanes, tolerance: 1e-5 } }));
+    const follows = { bank: { speed: 3, most: 0.5, ease: 2 }, thin: { radius: 4, least: 0.4, ease: 2 } };
+    const { mesh } = bentRun(round, table, jobOf({ bending: { lanes, follows, tolerance: 1e-5 } }));
     const at = (of: Float32Array, v: number) => [of[v * 3], of[v * 3 + 1], of[v * 3 + 2]] as const;
     let worst = 0;
     let checked = 0;

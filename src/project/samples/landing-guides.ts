@@ -50,4 +50,13 @@ export const GUIDES: readonly Guide[] = [
   },
   { id: 'mast-socket', name: 'Mast socket', visible: true, ...MAST_SOCKET },
   { id: 'hut-socket', name: 'Hut socket', visible: true, ...HUT_SOCKET },
+  {
+    id: 'hut-plinth',
+    name: 'Hut plinth',
+    visible: true,
+    shape: body('box', { x: 0.3, y: 1.2, z: 2.4 }),
+    position: [39.206, 1.05, -9.206],
+    turn: [0, Math.PI / 4, 0],
+    clearance: null,
+  },
 ];

@@ -13,7 +13,7 @@ import { GUIDES } from './landing-guides';
 import { LANDING_KEYS } from './landing-keys';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { LANDING_SHAPES } from './landing-shapes';
-import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, WIRES } from './landing-paths';
+import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, PIPE, WIRES } from './landing-paths';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -26,6 +26,7 @@ interface Sample {
   readonly curve: CurveSpec;
   readonly laying?: Partial<LayingSpec>;
   readonly frames?: ShapeSpec['frames'];
+  readonly meets?: Run['reach']['meets'];
 }
 
 const made = (kind: MakerName, change: object): MakerSpec =>
@@ -122,6 +123,15 @@ const SAMPLES: readonly Sample[] = [
     curve: DRIFTWOOD,
     laying: ONE_PIECE,
   },
+  {
+    id: 'overflow-pipe',
+    name: 'Overflow pipe',
+    spec: made('tube', { length: 0.5, radius: 0.07, sides: 32 }),
+    finishes: [{ part: 'Skin', ...FINISH_DEFAULTS, colour: '#8a6f52', roughness: 0.45, metalness: 0.6 }],
+    curve: PIPE,
+    frames: LEAST_TWIST,
+    meets: { end: 'hut-plinth' },
+  },
 ];
 
 const segmentOf = ({ id, spec, prepare, finishes = [] }: Sample): Segment => ({
@@ -138,12 +148,13 @@ const pathOf = ({ id, name, curve }: Sample): Path => ({
   curve: curve,
 });
 
-const runOf = ({ id, name, spec, laying, frames = JOB_DEFAULTS.shape.frames }: Sample): Run => ({
+const runOf = ({ id, name, spec, laying, meets, frames = JOB_DEFAULTS.shape.frames }: Sample): Run => ({
   id: `${id}-run`,
   name,
   visible: true,
   path: `${id}-path`,
   ...JOB_DEFAULTS,
+  reach: { ...JOB_DEFAULTS.reach, ...(meets && { meets }) },
   shape: { ...JOB_DEFAULTS.shape, frames },
   courses: [
     newCourse(id, {

@@ -62,6 +62,22 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
     ],
   },
   {
+    where: 'In the straight view',
+    keys: [
+      ['Wheel, + and -', 'closer, farther; 0 shows all of it'],
+      ['Shift with the wheel, Arrow left, right', 'move along'],
+    ],
+  },
+  {
+    where: 'On a key of a lane',
+    keys: [
+      ['Arrow left, right', 'along the run'],
+      ['Arrow up, down', 'more, less'],
+      ['Shift with a click', 'choose one more'],
+      ['Delete', 'take it away'],
+    ],
+  },
+  {
     where: 'In a number field',
     keys: [
       ['Arrow up, down', 'more, less; with Shift ten times'],

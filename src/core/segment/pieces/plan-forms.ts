@@ -26,6 +26,8 @@ export interface FormInput {
   readonly forms: FormStore;
   /** The run is one piece: its rows follow the path. Many pieces share a few even slicings where that costs little. */
   readonly isSingle: boolean;
+  /** Even slicings that pieces share, by length and rows. */
+  readonly evens: Map<string, Planes>;
 }
 
 /** Row counts that pieces share are so many to a doubling: few forms serve all, and none has a fifth too many. */
@@ -52,7 +54,7 @@ export function formOf(
   const { worn, cutAt } = piece;
   const planes = planesOf(piece, input);
   if (part) return madeForm(piece, planes, ends, { from: part.from, to: Math.min(part.to, cutAt ?? Infinity) });
-  const key = `${planes.planes.join()}:${planes.longest[0] ?? ''}:${planes.edges.join()}:${ends.join()}:${cutAt ?? ''}`;
+  const key = `${planes.key}:${ends.join()}:${cutAt ?? ''}`;
   const whole = cutAt === undefined ? undefined : { from: 0, to: cutAt };
   return input.forms.get(worn, key, () => madeForm(piece, planes, ends, whole));
 }
@@ -73,7 +75,10 @@ function madeForm(
   return splitRows(openEnds(sliced, ends), edges.filter(isIn));
 }
 
-interface Planes {
+/** Where a piece is cut into rows. */
+export interface Planes {
+  /** Those with the same are the same. */
+  readonly key: string;
   /** Metres along the segment, ascending. */
   readonly planes: Float64Array;
   /** See {@link sliceSegment}. */
@@ -82,9 +87,14 @@ interface Planes {
   readonly edges: readonly number[];
 }
 
-function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSingle }: FormInput): Planes {
+const keyed = (made: Omit<Planes, 'key'>): Planes => ({
+  ...made,
+  key: `${made.planes.join()}:${made.longest[0] ?? ''}:${made.edges.join()}`,
+});
+
+function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSingle, evens }: FormInput): Planes {
   const { length } = worn;
-  if (slicing.by === 'off') return { planes: new Float64Array(), longest: new Float64Array(), edges: [] };
+  if (slicing.by === 'off') return keyed({ planes: new Float64Array(), longest: new Float64Array(), edges: [] });
   const end = station + factor * length;
   const toX = placeAlong(worn, factor);
   const inside = (stations: ArrayLike<number>) =>
@@ -93,14 +103,20 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
       return x !== undefined && x > length * EDGE && x < length * (1 - EDGE) ? [x] : [];
     });
   const own = between(density.corners, station, end);
-  const corners = inside(own);
-  const edges = inside(between(density.edges, station, end));
-  if (slicing.by !== 'auto') return { ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges };
+  const corners = own.length > 0 ? inside(own) : [];
+  const sharp = between(density.edges, station, end);
+  const edges = sharp.length > 0 ? inside(sharp) : [];
+  if (slicing.by !== 'auto') return keyed({ ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges });
   const wanted = rowsTo(density, end) - rowsTo(density, station);
   const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
   const shared = Math.ceil(2 ** (Math.ceil(Math.log2(Math.max(even, 1)) * STEPS) / STEPS) - 1e-9);
   if (!isSingle && shared <= MAX_SLICES && shared <= SHARED_COST * Math.max(wanted, 1) && corners.length === 0) {
-    return { ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges };
+    const name = `${length}:${shared}`;
+    const known = edges.length === 0 ? evens.get(name) : undefined;
+    if (known) return known;
+    const made = keyed({ ...withCorners(evenPlanes(length, shared), length / shared, [], length), edges });
+    if (edges.length === 0) evens.set(name, made);
+    return made;
   }
   // Between corners rows of equal need.
   const bounds = [station, ...own, end];
@@ -109,7 +125,7 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
     const need = (rowsTo(density, to) - rowsTo(density, bounds[i])) * least;
     return equalRows(density, bounds[i], to, Math.max(Math.ceil(need - 1e-9), 1));
   });
-  return { ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges };
+  return keyed({ ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges });
 }
 
 /** Pieces that are counted one by one; of more, so many are taken from all over the run for the rest. */
@@ -147,7 +163,7 @@ function withCorners(
   whole: number | undefined,
   corners: readonly number[],
   length: number,
-): Omit<Planes, 'edges'> {
+): Omit<Planes, 'edges' | 'key'> {
   const near = length * EDGE * 2;
   const kept = planes.filter((x) => corners.every((corner) => Math.abs(corner - x) > near));
   const all = Float64Array.from([...kept, ...corners]).sort();
