@@ -3,6 +3,7 @@ import { crossingFinding } from '../core/findings/checks/passes-through';
 import { pathOf } from '../core/testing/curves';
 import { manifoldOf } from '../core/testing/manifold';
 import { unwrap } from '../core/testing/runs';
+import { setStep } from '../project/commands/runs';
 import { applyRemedy } from '../project/commands/apply-remedy';
 import { JOB_DEFAULTS, MADE_PREPARE, newCourse } from '../project/defaults';
 import { emptyProject, type Project } from '../project/schema';
@@ -97,6 +98,22 @@ describe('a run that comes back', () => {
     }
     expect(Math.max(...close.map(({ depth }) => depth))).toBeCloseTo(2 * RADIUS - 0.15 * Math.cos(slope), 2);
     expect((await crossingsOf(bars([coil(0.25)]))).size).toBe(0);
+  });
+
+  it('is as clear of itself, turn to turn, as manifold-3d finds the meshes of its turns', async () => {
+    const turn = Math.hypot(2 * Math.PI, 0.3);
+    const project = bars([coil(0.3), coil(0.3)]);
+    const parted = [0, 1].reduce((made, i) => setStep(made, `r${i}`, 'reach', { from: 2 * i * turn, to: (2 * i + 1) * turn }), project); // prettier-ignore
+    const deriver = new Deriver(loadFrom(new Map()));
+    const [a, b] = await Promise.all(parted.runs.map(async (run) => unwrap(await deriver.derive(unwrap(sourceOf(parted, run)))).courses[0])); // prettier-ignore
+    const solids = await Promise.all(unwrap(await bakeProject(parted, deriver, {})).scene.map(({ mesh }) => manifoldOf(mesh))); // prettier-ignore
+    // Straight up from turn to turn; square to the wire it is nearer by the cosine of its slope.
+    const gap = solids[0].minGap(solids[1], 2);
+    const slope = Math.atan2(0.3, 2 * Math.PI);
+    expect(-depthAt(a, turn, b, 2 * turn).depth).toBeCloseTo(
+      (gap + 2 * RADIUS) / Math.cos(slope) - 2 * RADIUS,
+      2,
+    );
   });
 
   it('is not told of where it only bends tightly', async () => {

@@ -144,7 +144,7 @@ function crossingsOf(hits: readonly Hit[], a: Body, b: Body): Crossing[] {
     if (depth < a.mesh.half * LEAST) return [];
     const [from, to] = [group[0].a, group[group.length - 1].a];
     const other = a.run === b.run ? undefined : b.run.id;
-    return [{ from, to, station: hit.a, run: other, other: hit.b, depth, up, side, gauge, reach }];
+    return [{ from, to, station: hit.a, run: other, other: hit.b, depth, up, side, gauge, half: a.mesh.half, reach }];
   });
 }
 

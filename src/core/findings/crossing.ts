@@ -16,6 +16,8 @@ export interface Crossing {
   readonly up: number;
   readonly side: number;
   readonly gauge: number;
+  /** How far its section reaches from the path. */
+  readonly half: number;
   /** The run's. */
   readonly reach: Reach;
 }

@@ -35,6 +35,9 @@ export function EvennessFigures({ result: { layout, path } }: { result: CourseVi
           </Box>
         ))}
       </Box>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>
+        A click on the line of a lane sets a key there; its name has more.
+      </Typography>
     </Box>
   );
 }

@@ -9,19 +9,21 @@ const OVER = 3;
 
 /** A crossing as it is told of. */
 export function crossingFinding(crossing: Crossing): FindingOf<'passesThrough', { depth: number; other: number }> {
-  const { from, to, station, run, other, depth, up, side, gauge, reach } = crossing;
+  const { from, to, station, run, other, depth, up, side, gauge, half, reach } = crossing;
   const over = (to - from) / 2 + depth * OVER;
   const at = { station, over, reach };
   const aside: Remedy = { kind: 'moveAside', ...at, up: up * MARGIN, side: side * MARGIN };
   const thinner: Remedy = { kind: 'setGauge', ...at, gauge: gauge / MARGIN };
   const wider: Remedy = { kind: 'setGauge', ...at, gauge: 1.4, which: 'side' };
+  // Between the two places it comes round too tightly.
+  const opened: Remedy = { kind: 'roundBend', station: (station + other) / 2, radius: half * MARGIN };
   return {
     check: 'passesThrough',
     at: { from, to, station },
     facts: { depth, other },
     ...(run !== undefined && { run }),
     remedy: aside,
-    others: [...(gauge > 0.05 ? [thinner] : []), ...(run === undefined ? [] : [wider])],
+    others: [...(gauge > 0.05 ? [thinner] : []), run === undefined ? opened : wider],
   };
 }
 
