@@ -110,10 +110,7 @@ describe('a run that comes back', () => {
     // Straight up from turn to turn; square to the wire it is nearer by the cosine of its slope.
     const gap = solids[0].minGap(solids[1], 2);
     const slope = Math.atan2(0.3, 2 * Math.PI);
-    expect(-depthAt(a, turn, b, 2 * turn).depth).toBeCloseTo(
-      (gap + 2 * RADIUS) / Math.cos(slope) - 2 * RADIUS,
-      2,
-    );
+    expect(-depthAt(a, turn, b, 2 * turn).depth).toBeCloseTo((gap + 2 * RADIUS) / Math.cos(slope) - 2 * RADIUS, 2);
   });
 
   it('is not told of where it only bends tightly', async () => {

@@ -118,7 +118,7 @@ export class Deriver {
     };
     let derived = lay(stiff);
     // Where stiff zones of segments have come to lie the path is straight too, and what lies beside them bends smoothly.
-    const own = derived.ok ? stiffStretches(derived.value.courses[0].laid.layout.placements, readies[0].segment.prepared, source.courses[0].course.fit) : []; // prettier-ignore
+    const own = derived.ok ? stiffStretches(derived.value.courses[0].laid.layout.placements, mapParts(readies[0], ({ prepared }) => prepared), source.courses[0].course.fit) : []; // prettier-ignore
     if (own.length > 0) derived = lay([...stiff, ...own]);
     return derived.ok ? ok(derived.value, warnings) : derived;
   }

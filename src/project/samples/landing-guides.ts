@@ -27,6 +27,20 @@ export const HUT_SOCKET: GuideSpec = {
   clearance: null,
 };
 
+/** Where the bilge hose begins and ends: its mouth looks along the hose. */
+export const PUMP_SOCKET: GuideSpec = {
+  shape: body('socket', { radius: 0.13, depth: 0.2 }),
+  position: [50.5, 1.4, 13.5],
+  turn: [1.298, 1.107, 0],
+  clearance: null,
+};
+export const VALVE_SOCKET: GuideSpec = {
+  shape: body('socket', { radius: 0.13, depth: 0.2 }),
+  position: [53, 0.2, 15.8],
+  turn: [0.867, -2.896, 0],
+  clearance: null,
+};
+
 /** A ray from far outside straight towards the mast's axis. */
 export const POST_SURFACE: Surface = {
   nearest: () => undefined,
@@ -50,6 +64,8 @@ export const GUIDES: readonly Guide[] = [
   },
   { id: 'mast-socket', name: 'Mast socket', visible: true, ...MAST_SOCKET },
   { id: 'hut-socket', name: 'Hut socket', visible: true, ...HUT_SOCKET },
+  { id: 'pump-socket', name: 'Pump socket', visible: true, ...PUMP_SOCKET },
+  { id: 'valve-socket', name: 'Valve socket', visible: true, ...VALVE_SOCKET },
   {
     id: 'hut-plinth',
     name: 'Hut plinth',

@@ -4,7 +4,7 @@ import type { CurveSpec } from '../../core/curve/registry';
 import { mouthOf } from '../../core/guides/build-guide';
 import { wrapRound } from '../../core/guides/wrap-round';
 import type { Vec3 } from '../../core/math/vec3';
-import { HUT_SOCKET, MAST_SOCKET, POST_SURFACE } from './landing-guides';
+import { HUT_SOCKET, MAST_SOCKET, POST_SURFACE, PUMP_SOCKET, VALVE_SOCKET } from './landing-guides';
 
 const through = (...places: readonly Vec3[]) => places.map((position) => ({ position }));
 const smooth = (...places: readonly Vec3[]): CurveSpec => ({
@@ -59,8 +59,14 @@ export const BUCKETS: CurveSpec = {
 /** From the hut's ceiling down to the reading lamp. */
 export const LAMP = smooth([40, 3.6, -9.4], [40, 3.15, -9.4], [40.06, 2.75, -9.36], [40.2, 2.45, -9.3]);
 
-/** Along the ferry's side and over into the water. */
-export const HOSE = smooth([50.5, 1.4, 13.5], [51.3, 1.65, 13.9], [52.2, 1.5, 14.4], [52.8, 0.9, 15], [53, 0.2, 15.8]);
+const loose = changeKind(
+  smooth([50.5, 1.4, 13.5], [51.3, 1.65, 13.9], [52.2, 1.5, 14.4], [52.8, 0.9, 15], [53, 0.2, 15.8]),
+  'handles',
+);
+const halfLoose = plugIn(loose, 'start', mouthOf(PUMP_SOCKET)) ?? loose;
+
+/** Along the ferry's side, from its pump over to the valve at the water, both ends plugged in. */
+export const HOSE: CurveSpec = plugIn(halfLoose, 'end', mouthOf(VALVE_SOCKET)) ?? halfLoose;
 
 const unplugged = changeKind(
   { kind: 'hanging', closed: false, points: through([34.2, 5.1, -4.2], [39.1, 3.7, -9.1]), numbers: { slack: 0.03 } },
