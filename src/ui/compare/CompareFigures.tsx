@@ -21,7 +21,12 @@ export function CompareFigures({ run }: { run: Run }) {
       <Typography sx={{ fontWeight: 650, fontSize: 13 }}>A and B</Typography>
       <Box
         component="table"
-        sx={{ width: '100%', mt: 2, fontSize: 12, '& td, & th': { textAlign: 'right', py: 0.5, fontWeight: 400 } }}
+        sx={{
+          width: '100%',
+          mt: 2,
+          fontSize: 12,
+          '& td, & th': { textAlign: 'right', py: 0.5, fontWeight: 400, whiteSpace: 'nowrap' },
+        }}
       >
         <thead>
           <tr>

@@ -32,7 +32,7 @@ const ROWS: readonly (readonly [string, (figures: RunFigures) => number, (value:
   ['Length', ({ length }) => length, metres],
   ['Pieces', ({ pieces }) => pieces, String],
   ['Stretch', ({ stretch }) => stretch, (share) => signed(percentText(share * 100), share)],
-  ['Off even twist, a metre', ({ twist }) => twist, degrees],
+  ['Off even twist', ({ twist }) => twist, degrees],
   ['Triangles', ({ triangles }) => triangles, (count) => count.toLocaleString('en')],
 ];
 

@@ -1,6 +1,7 @@
 'use client';
 
-import { Checkbox, Divider, ListItemText, Menu, MenuItem } from '@mui/material';
+import CheckRounded from '@mui/icons-material/CheckRounded';
+import { Divider, ListItemText, Menu, MenuItem } from '@mui/material';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { blends } from '../../core/shape/blends';
@@ -49,9 +50,9 @@ export function LaneMenu({ kind, run, reach, anchor, onClose }: LaneMenuProps) {
             aria-checked={isShown}
             disabled={isShown && shown.length === 1}
             onClick={() => show(other, !isShown)}
-            sx={{ minHeight: 0, py: 0 }}
+            sx={{ minHeight: 0, py: 0.5 }}
           >
-            <Checkbox size="small" checked={isShown} tabIndex={-1} sx={{ p: 1, ml: -2 }} />
+            <CheckRounded sx={{ fontSize: 16, mr: 2, visibility: isShown ? 'visible' : 'hidden' }} />
             <ListItemText primary={laneKind(other).label} />
           </MenuItem>
         );
