@@ -1,4 +1,4 @@
-// Takes the pictures in docs/screenshots from the demo data. The app must be running: npm run demo, then npm run pictures [address].
+// Takes the pictures in docs/screenshots from the demo data. The app must be running: npm run demo, then npm run pictures [address] [names].
 import { chromium, type Page } from '@playwright/test';
 import config from '../playwright.config';
 
@@ -11,7 +11,11 @@ const HARBOUR = Buffer.from(
     '<path id="Ramp" d="M420 420a200 140 20 0 1 250 260h200"/><circle id="Turning circle" cx="900" cy="600" r="120"/></svg>',
 );
 
+/** Those that were asked for by name; none = all. */
+const wanted = process.argv.slice(3);
+
 async function picture(name: string, arrange: (page: Page) => Promise<void>): Promise<void> {
+  if (wanted.length > 0 && !wanted.includes(name)) return;
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${address}/?sample`);
   await page.getByRole('button', { name: /Laying.*32 laid/ }).waitFor();
@@ -24,7 +28,7 @@ async function picture(name: string, arrange: (page: Page) => Promise<void>): Pr
 
 const choose = async (page: Page, run: string) => {
   const row = page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: new RegExp(`^${run}`) });
-  await row.click();
+  await row.first().click();
   await page.getByRole('button', { name: 'Frame this run' }).click();
   await page.getByRole('button', { name: /^1\s*Segment/ }).click();
   await page.mouse.move(700, 560);
@@ -46,7 +50,7 @@ await picture('straight-view', async (page) => {
   for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -300);
   await page
     .getByRole('slider', { name: /^Key of Gauge at/ })
-    .nth(2)
+    .nth(1)
     .click();
 });
 await picture('export', async (page) => {
@@ -138,6 +142,8 @@ await picture('flush', async (page) => {
   await choose(page, 'Overflow pipe');
   await page.getByRole('button', { name: /^3\s*Laying/ }).click();
   await page.getByText('Ends flush with').scrollIntoViewIfNeeded();
+  await page.mouse.move(500, 400);
+  for (let i = 0; i < 5; i++) await page.mouse.wheel(0, 100);
 });
 await picture('compare', async (page) => {
   await page.getByRole('button', { name: 'Hold this state to compare' }).click();

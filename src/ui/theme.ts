@@ -67,6 +67,7 @@ export const theme = createTheme({
         '.pane-edge': { height: 1, background: 'var(--mui-palette-divider)', cursor: 'ns-resize' },
         '.pane-edge:hover, .pane-edge[data-separator="active"]': { background: 'var(--mui-palette-primary-main)' },
         // A ring round a disc is round.
+        '.key-disc:focus': { outline: 'none' },
         '.key-disc:focus-visible': { outline: 'none', strokeWidth: 3.5 },
         '*:focus-visible': { outline: '2px solid var(--mui-palette-primary-main)', outlineOffset: 1 },
         '@media (prefers-reduced-motion: reduce)': {

@@ -129,8 +129,8 @@ export const FENCE_STEPS: CurveSpec = {
   ),
 };
 
-/** Down from the gutter's foot and towards the hut's plinth, which it has not reached. */
-export const PIPE = smooth([37.1, 1.3, -7.1], [37.7, 1.5, -7.35], [38.3, 1.6, -7.95], [38.65, 1.6, -8.5]);
+/** From the pump's foot towards the wall of the pump house, which it has not reached. */
+export const PIPE = smooth([11.4, 1.3, -28.9], [12, 1.5, -29.15], [12.6, 1.6, -29.75], [12.95, 1.6, -30.3]);
 
 /** Half a ring round the fire pit. */
 export const DRIFTWOOD: CurveSpec = {

@@ -130,7 +130,7 @@ const SAMPLES: readonly Sample[] = [
     finishes: [{ part: 'Skin', ...FINISH_DEFAULTS, colour: '#8a6f52', roughness: 0.45, metalness: 0.6 }],
     curve: PIPE,
     frames: LEAST_TWIST,
-    meets: { end: 'hut-plinth' },
+    meets: { end: 'pump-house' },
   },
 ];
 

@@ -11,7 +11,7 @@ import { seenOf } from './seen-of';
 import { usePieceDrag } from './use-piece-drag';
 
 /** More blocks than this in sight are drawn as one band. */
-const MOST_BLOCKS = 700;
+const MOST_BLOCKS = 240;
 
 export interface PiecesLaneProps {
   readonly x: ScaleLinear<number, number>;

@@ -11,8 +11,9 @@ export interface StretchLaneProps {
   readonly height: number;
 }
 
-/** More pieces than this in sight are drawn by columns of pixels. */
-const MOST_BARS = 500;
+/** More pieces than this in sight are drawn as one shape, by columns of so many pixels. */
+const MOST_BARS = 160;
+const COLUMN = 2;
 /** What keeps words apart from what they lie on. */
 const HALO = { paintOrder: 'stroke', stroke: 'var(--mui-palette-background-paper)', strokeWidth: 3 } as const;
 /** A whole lane stands for this much at the least. */
@@ -31,27 +32,11 @@ export function StretchLane({ x, layout: { placements, summary, sides }, height 
   return (
     <g>
       <line x1={left} x2={right} y1={middle} y2={middle} stroke="var(--mui-palette-divider)" />
-      {bars.map(({ from, to, stretch, inner, outer, words }, i) => (
-        <g key={i} fill="var(--mui-palette-tokens-cane)">
-          <rect
-            x={from}
-            width={to - from}
-            y={Math.min(y(inner), y(outer))}
-            height={Math.abs(y(inner) - y(outer))}
-            fillOpacity={0.28}
-          />
-          <rect
-            x={from}
-            width={to - from}
-            y={Math.min(y(stretch), middle) - 0.5}
-            height={Math.abs(y(stretch) - middle) + 1}
-            fillOpacity={0.85}
-          />
-          <rect x={from} width={to - from} height={height} fill="transparent">
-            <title>{words}</title>
-          </rect>
-        </g>
-      ))}
+      {seen.length > MOST_BARS ? (
+        <DenseBars bars={bars} y={y} middle={middle} />
+      ) : (
+        <Bars bars={bars} y={y} middle={middle} height={height} />
+      )}
       <text
         x={right - 4}
         y={height - 3}
@@ -63,6 +48,56 @@ export function StretchLane({ x, layout: { placements, summary, sides }, height 
       >
         {stretchRange(least, greatest)}
       </text>
+    </g>
+  );
+}
+
+interface BarsProps {
+  readonly bars: readonly Bar[];
+  readonly y: (stretch: number) => number;
+  /** Pixels at which nothing is stretched. */
+  readonly middle: number;
+}
+
+const Bars = ({ bars, y, middle, height }: BarsProps & { height: number }) => (
+  <>
+    {bars.map(({ from, to, stretch, inner, outer, words }, i) => (
+      <g key={i} fill="var(--mui-palette-tokens-cane)">
+        <rect
+          x={from}
+          width={to - from}
+          y={Math.min(y(inner), y(outer))}
+          height={Math.abs(y(inner) - y(outer))}
+          fillOpacity={0.28}
+        />
+        <rect
+          x={from}
+          width={to - from}
+          y={Math.min(y(stretch), middle) - 0.5}
+          height={Math.abs(y(stretch) - middle) + 1}
+          fillOpacity={0.85}
+        />
+        <rect x={from} width={to - from} height={height} fill="transparent">
+          <title>{words}</title>
+        </rect>
+      </g>
+    ))}
+  </>
+);
+
+/** Many bars as two shapes. */
+function DenseBars({ bars, y, middle }: BarsProps) {
+  const at = (i: number, to: number) => `${bars[i].from.toFixed(1)} ${to.toFixed(1)}`;
+  const rows = bars.map((_, i) => i);
+  const sides = [...rows.map((i) => at(i, y(bars[i].outer))), ...rows.toReversed().map((i) => at(i, y(bars[i].inner)))];
+  const axis = [
+    ...rows.map((i) => at(i, y(bars[i].stretch) - 0.5)),
+    ...rows.toReversed().map((i) => at(i, middle + 0.5)),
+  ];
+  return (
+    <g fill="var(--mui-palette-tokens-cane)" pointerEvents="none">
+      <path d={`M${sides.join('L')}Z`} fillOpacity={0.28} />
+      <path d={`M${axis.join('L')}Z`} fillOpacity={0.85} />
     </g>
   );
 }
@@ -93,10 +128,12 @@ function columns(
     const [inner, outer] = [1, 2].map((k) => sides[(first + i) * SIDES_STRIDE + k] - 1) as [number, number];
     const gap = to - from > 4 ? 0.5 : 0;
     const text = (share: number) => signed(percentText(share * 100), share);
-    const words = `Piece ${piece + 1} at ${metres(station)}: ${text(stretch)} on the path, ${text(inner)} and ${text(outer)} at its sides; ${text(stretch - mean)} off the mean`;
+    const words = isDense
+      ? ''
+      : `Piece ${piece + 1} at ${metres(station)}: ${text(stretch)} on the path, ${text(inner)} and ${text(outer)} at its sides; ${text(stretch - mean)} off the mean`;
     const bar = { from: from + gap, to: Math.max(to - gap, from + 0.5), stretch, inner, outer, words };
     const last = bars[bars.length - 1];
-    if (!isDense || !last || Math.floor(from) > Math.floor(last.from)) bars.push(bar);
+    if (!isDense || !last || Math.floor(from / COLUMN) > Math.floor(last.from / COLUMN)) bars.push(bar);
     else if (outer - inner > last.outer - last.inner) bars[bars.length - 1] = { ...bar, from: last.from };
   });
   return bars;

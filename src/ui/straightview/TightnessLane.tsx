@@ -72,7 +72,7 @@ export function TightnessLane({ x, path, height }: { x: ScaleLinear<number, numb
       >
         folds over here
       </text>
-      {Number.isFinite(path.tightest.radius) && (
+      {Number.isFinite(path.tightest.radius) && tightestAt >= left && tightestAt <= right && (
         <text
           x={tightestAt + (isLate ? -6 : 6)}
           y={tightestTop > height - 14 ? tightestTop - 5 : Math.max(tightestTop + 9, 24)}
