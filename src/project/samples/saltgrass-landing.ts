@@ -2,13 +2,13 @@ import type { CurveSpec } from '../../core/curve/registry';
 import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import type { MakerName, MakerSpec } from '../../core/segment/registry';
 import type { FinishSpec } from '../../core/segment/finish/finish-spec';
-import type { PatternName } from '../../core/segment/finish/registry';
 import type { PrepareSpec } from '../../core/segment/segment-spec';
 import { maker, pitchGap } from '../../core/segment/registry';
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
 import { causewayFurniture, runsOfCourses } from './landing-courses';
+import { patterned } from './landing-finishes';
 import { GUIDES } from './landing-guides';
 import { LANDING_KEYS } from './landing-keys';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
@@ -33,22 +33,6 @@ const made = (kind: MakerName, change: object): MakerSpec =>
   ({ ...(makerDefaults(kind) as object), ...change }) as MakerSpec;
 const LEAST_TWIST: ShapeSpec['frames'] = { rule: 'leastTwist', up: [0, 1, 0] };
 const ONE_PIECE: Partial<LayingSpec> = { rule: { kind: 'onePiece', lies: 'reach' } };
-
-/** A part with a pattern over it; `repeat` in metres. */
-const patterned = (
-  part: string,
-  colour: string,
-  pattern: PatternName,
-  repeat: number,
-  change: Partial<FinishSpec> = {},
-): FinishSpec => ({
-  part,
-  ...FINISH_DEFAULTS,
-  colour,
-  texture: { from: 'pattern', pattern, seed: 1, contrast: 0.55 },
-  repeat,
-  ...change,
-});
 
 const SAMPLES: readonly Sample[] = [
   {
