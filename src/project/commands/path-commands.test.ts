@@ -19,7 +19,7 @@ import {
 import { plugEnd } from './plugs';
 import { reverse, splitPath } from './path-runs';
 import { raiseStairs } from './raise-stairs';
-import { setRule, setStep } from './runs';
+import { setRule, setMeets, setStep } from './runs';
 
 const PATH = 'causeway-line';
 const pathOf = (project: Project, id = PATH) => project.paths.find((path) => path.id === id)!;
@@ -80,6 +80,15 @@ describe('cutting a path', () => {
     const reversed = reverse(project, PATH);
     expect(reversed.runs[0].reach).toMatchObject({ from: null, to: expect.closeTo(length - 10, 6) });
     expect(reverse(reversed, PATH)).toEqual(project);
+  });
+
+  it('reversed or cut, runs meet the guides that they met', () => {
+    const met = setMeets(setMeets(causeway(), 'causeway', 'start', 'quay'), 'causeway', 'end', 'hut');
+    expect(reverse(met, PATH).runs[0].reach.meets).toEqual({ start: 'hut', end: 'quay' });
+    expect(reverse(reverse(met, PATH), PATH)).toEqual(met);
+    const cut = splitPath(met, PATH, 3, ids())!;
+    const own = cut.runs.filter(({ name }) => name.startsWith('Causeway'));
+    expect(own.map(({ reach }) => reach.meets)).toEqual([{ start: 'quay' }, { end: 'hut' }]);
   });
 
   it('opens a closed one, and does nothing at an end', () => {
