@@ -141,7 +141,7 @@ export class Deriver {
     guides: readonly ReadyGuide[],
   ): Result<DerivedRun> {
     const { steps, courses, curve } = source;
-    const points = curve.points.map(({ roll, gauge }) => [roll, gauge]);
+    const points = curve.points.map(({ roll, gauge, corner }) => [roll, gauge, corner]);
     const radii = curve.points.map(({ radius }) => radius);
     const { reach: asked, shape: said, bending } = steps;
     const passes = passesOf(steps.motion);

@@ -9,12 +9,16 @@ const coordinate = z.number().min(-FARTHEST).max(FARTHEST);
 export const vec3Schema = z.tuple([coordinate, coordinate, coordinate]).readonly();
 
 const POINT_MANNERS = ['corner', 'smooth', 'handles'] as const;
+/** What a sharp corner is to a run, whatever the run says of its corners: cut in the plane that bisects it, or where a piece stands. */
+const CORNERS = ['mitred', 'piece'] as const;
 
 /** One point of a path. What a kind does not use it keeps, so that changing the kind and back loses nothing. */
 export const pathPointSchema = z.strictObject({
   position: vec3Schema,
   /** Rounding radius at a corner between straight legs, metres. */
   radius: z.number().min(0).max(1e6).optional(),
+  /** It stays sharp; absent = as the run has its corners. */
+  corner: z.enum(CORNERS).optional(),
   /** Handles, relative to the position, metres. */
   handleIn: vec3Schema.optional(),
   handleOut: vec3Schema.optional(),
@@ -39,11 +43,13 @@ export const pathPointSchema = z.strictObject({
   gauge: z.number().min(1e-3).max(1e3).optional(),
 });
 
+export type PointCorner = (typeof CORNERS)[number];
 export type PointManner = (typeof POINT_MANNERS)[number];
 
 export interface PathPoint {
   readonly position: Vec3;
   readonly radius?: number | undefined;
+  readonly corner?: PointCorner | undefined;
   readonly handleIn?: Vec3 | undefined;
   readonly handleOut?: Vec3 | undefined;
   readonly broken?: true | undefined;

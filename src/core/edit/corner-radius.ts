@@ -4,5 +4,8 @@ import { curveKind, type CurveSpec } from '../curve/registry';
 export function withCornerRadius(spec: CurveSpec, radius: number): CurveSpec {
   const { uses } = curveKind(spec);
   if (radius <= 0 || !uses.radius || uses.side) return spec;
-  return { ...spec, points: spec.points.map((point) => (point.radius === undefined ? { ...point, radius } : point)) };
+  return {
+    ...spec,
+    points: spec.points.map((point) => (point.radius === undefined && !point.corner ? { ...point, radius } : point)),
+  };
 }

@@ -84,3 +84,36 @@ describe('stiff pieces that meet in a corner', () => {
     expect(own.plan.pieces.some(({ form }) => form === block)).toBe(true);
   });
 });
+
+describe('a corner that says for itself what it is', () => {
+  const block = prepared(makeSegmentMesh({ kind: 'plank', length: 0.4, width: 0.4, thickness: 0.4 }), {
+    centre: 'middle',
+  });
+  const ZIG: Vec3[] = [[0, 0, 0], [4, 0, 0], [4, 0, 4], [8, 0, 4]]; // prettier-ignore
+  const laid = (at: 'none' | 'corners', own: readonly ('mitred' | 'piece' | undefined)[]) => {
+    const points = ZIG.map((_, i) => (own[i] ? { corner: own[i] } : {}));
+    const job = jobOf({ laying: { kind: 'fillStretch', also: { joints: { ...joints, at } } }, fit: { kind: 'stiff', stands: 'square' } }); // prettier-ignore
+    return bentRun(rail, along(ZIG), job, { points, joint: block });
+  };
+  const kinds = ({ layout }: ReturnType<typeof bentRun>) => layout.placements.filter(({ kind }) => kind === 'corner').map(({ station }) => station + 0.2); // prettier-ignore
+
+  it('has a piece where the run has none, and none where the run has one', () => {
+    expect(kinds(laid('corners', []))).toEqual([expect.closeTo(4, 6), expect.closeTo(8, 6)]);
+    expect(kinds(laid('none', [undefined, 'piece']))).toEqual([expect.closeTo(4, 6)]);
+    expect(kinds(laid('corners', [undefined, undefined, 'mitred']))).toEqual([expect.closeTo(4, 6)]);
+    expect(kinds(laid('none', []))).toEqual([]);
+  });
+
+  it('is cut in its plane where it is mitred: what comes to it on either side meets, and nothing is in two of them', async () => {
+    const own = laid('corners', [undefined, undefined, 'mitred']);
+    const isMet = (i: number) => own.layout.placements[i].meets?.start === true || own.layout.placements[i].meets?.end === true; // prettier-ignore
+    const [before, after] = await Promise.all(pieces(own).filter((_, i) => isMet(i)).map(manifoldOf)); // prettier-ignore
+    expect(before.intersect(after).volume()).toBeCloseTo(0, 6);
+    expect(before.minGap(after, 1)).toBeCloseTo(0, 6);
+    // Up to the mitred corner, and on from it.
+    const atCorner = own.layout.placements.filter(({ meets }) => meets?.start || meets?.end);
+    expect(
+      atCorner.map(({ station, length }) => [station, station + length].some((s) => Math.abs(s - 8) < 1e-6)),
+    ).toEqual([true, true]);
+  });
+});

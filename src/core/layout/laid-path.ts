@@ -1,3 +1,4 @@
+import type { PointCorner } from '../curve/path-spec';
 import { FRAME_STRIDE } from '../frames/frame-table';
 import { firstAfter } from '../math/first-after';
 import { frameOn } from '../shape/frame-on';
@@ -5,7 +6,7 @@ import type { Box } from '../mesh/box';
 import { ALONG_THE_PATH, type Measure } from '../shape/measure';
 import { buildPlanMeasure } from '../shape/plan-measure';
 import { buildSideMeasure } from '../shape/side-measure';
-import type { Shape } from '../shape/shape';
+import type { OwnCorner, Shape } from '../shape/shape';
 import { chordsOf, type Chords } from './chords';
 import { straightChords } from './straight-chords';
 
@@ -17,7 +18,12 @@ export interface LaidPath {
   readonly measure: Measure;
   /** Ascending. */
   readonly pointStations: readonly number[];
-  readonly corners: readonly { readonly station: number; readonly angle: number }[];
+  /** `is` = what a corner is to the run, where its point says so for itself. */
+  readonly corners: readonly {
+    readonly station: number;
+    readonly angle: number;
+    readonly is?: PointCorner | undefined;
+  }[];
   heightAt(station: number): number;
   /** The first station in [from, to] at which the path is at a height, or as near to it as it comes. */
   stationAtHeight(height: number, from: number, to: number): number;
@@ -33,7 +39,10 @@ export function laidPathOf(shape: Shape, measures: MeasuredAlong, box: Box): Lai
   const { length, closed, kinks, stations, frames } = table;
   const heightAt = (station: number) => frameOn(shape, station)[1];
   return {
-    ...{ length, closed, corners: kinks, heightAt },
+    ...{ length, closed, heightAt },
+    corners: shape.corners
+      ? kinks.map(({ station, angle }) => ({ station, angle, is: ownAt(shape.corners!, station, length) }))
+      : kinks,
     measure: measureOf(shape, measures, box),
     pointStations: Array.from(table.pointStations).toSorted((a, b) => a - b),
     chords: (from, to) => chordsOf(shape, from, to),
@@ -63,6 +72,13 @@ export function laidPathOf(shape: Shape, measures: MeasuredAlong, box: Box): Lai
     },
   };
 }
+
+/** What a point says of the corner at a station. */
+const ownAt = (corners: readonly OwnCorner[], station: number, length: number): PointCorner | undefined =>
+  corners.find((own) => Math.abs(own.station - station) <= length * NEAR)?.is;
+
+/** Of a path: how near to a corner the point lies that makes it. */
+const NEAR = 1e-7;
 
 function measureOf(shape: Shape, measures: MeasuredAlong, box: Box): Measure {
   if (measures === 'path') return ALONG_THE_PATH;

@@ -42,7 +42,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
   const isSame = job.pattern.kind === 'same';
   const all = isSame ? sameLengths(bodies[0]) : mixedLengths((piece) => bodies[bodyOf(piece)]);
   const own = layingRule(rule);
-  const parted = partCourse({ ...part, joints: own.isPlaced ? { ...joints, at: 'none' } : joints, piece: joint });
+  const parted = own.isPlaced ? ok<readonly Leg[]>([{ start, end }]) : partCourse({ ...part, joints, piece: joint });
   if (!parted.ok) return parted;
   const legs = parted.value;
   const isRound = round && legs.length === 1 && legs[0].joint === undefined;
@@ -50,7 +50,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
   let [count, gapAfter] = [0, 0];
   let pinned: Layout['pinned'];
   // Where nothing stands in a joint, what comes to it on either side meets.
-  const isFree = joint === 0 && joints.clear === 0;
+  const isFree = (isBare = false) => isBare || (joint === 0 && joints.clear === 0);
   for (const leg of legs) {
     const input = inputOf(leg, path, { lengths: lengthsFrom(all, count), round: isRound });
     const laid = own.lay(input, rule);
@@ -62,7 +62,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
       const body = bodyOf(count + i);
       const isFirst = i === 0 && from < input.reach * NEAR;
       const isLast = i === laid.count - 1 && from + length > input.reach * (1 - NEAR);
-      const meets = isFree ? meetsOf(leg, isFirst, isLast) : undefined;
+      const meets = meetsOf(leg, isFirst && isFree(leg.isAfterBare), isLast && isFree(leg.isBare));
       const spot = { start: leg.start + from, length, shown, stretch };
       const isPartEnd = leg.joint !== undefined && i === laid.count - 1;
       laidOut.push({ kind: 'body', body, spot, natural: bodies[body], meets, isPartEnd });
@@ -70,7 +70,7 @@ export function layBody(job: LayingJob, lengths: Lengths, part: BodyPart): Resul
     if (laid.pins && legs.length === 1) pinned = { pins: laid.pins, pitch: all.of(0) + gap };
     count += laid.count;
     gapAfter = laid.gapAfter;
-    if (leg.joint !== undefined && joint > 0) {
+    if (leg.joint !== undefined && joint > 0 && !leg.isBare) {
       const spot = { start: leg.joint - joint / 2, length: joint };
       const kind = joints.at === 'points' ? 'post' : 'corner';
       laidOut.push({ kind, body: 0, spot, natural: joint, meets: undefined, isPartEnd: false });

@@ -84,11 +84,11 @@ describe('partOfShape', () => {
     const before = buildShape(whole, shape, { reach: REACH });
     const parts = [
       { path: first, part: { from: REACH.from, to: cutAt }, start: 0 },
-      { path: second!, part: { from: cutAt, to: REACH.to }, start: cutAt },
+      { path: second, part: { from: cutAt, to: REACH.to }, start: cutAt },
     ];
     for (const { path, part, start } of parts) {
       const own = partOfShape(shape, REACH, part, start);
-      const after = buildShape(tableOfPath(path as typeof PATH), own, { reach: { from: part.from - start, to: part.to - start } }); // prettier-ignore
+      const after = buildShape(tableOfPath(path), own, { reach: { from: part.from - start, to: part.to - start } }); // prettier-ignore
       for (let s = part.from + 0.011; s < part.to; s += 0.31) near(lies(frameOn(after, s - start)), lies(frameOn(before, s)), 5); // prettier-ignore
     }
   });

@@ -1,3 +1,4 @@
+import type { PointCorner } from '../curve/path-spec';
 import { smooth } from './blends/smooth';
 import { expLane, type Lane } from './lane';
 
@@ -5,6 +6,7 @@ import { expLane, type Lane } from './lane';
 export interface PointValues {
   readonly roll?: number | undefined;
   readonly gauge?: number | undefined;
+  readonly corner?: PointCorner | undefined;
 }
 
 /** What points say, blended along arc length: roll in radians, and gauge by its logarithm. */

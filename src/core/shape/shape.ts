@@ -1,3 +1,4 @@
+import type { PointCorner } from '../curve/path-spec';
 import type { FrameTable, Kink } from '../frames/frame-table';
 import { followingLanes } from './follower-registry';
 import { levelLane } from './lane';
@@ -14,12 +15,20 @@ export interface Ride {
   readonly shift: number;
 }
 
+/** A corner that says for itself what it is to a run, metres. */
+export interface OwnCorner {
+  readonly station: number;
+  readonly is: PointCorner;
+}
+
 /** Where a run goes and how it lies there: frames with all that is said along the length. Ask `fillFrameOn` for a place. */
 export interface Shape {
   readonly table: FrameTable;
   readonly reach: Reach;
   /** Lanes of one name count together: rolls and offsets are added, gauges multiplied. */
   readonly lanes: readonly ShapeLane[];
+  /** Points of the path whose corners are otherwise than the run's: where they lie, metres, and what they are. Absent = none. */
+  readonly corners?: readonly OwnCorner[];
   /** Ends that lie in the plane of a surface: rows lean into it as into the plane of a corner. Absent = none do. */
   readonly flush?: readonly Kink[] | undefined;
   /** Nothing goes beyond the reach: what would lies at its end. */
@@ -41,10 +50,12 @@ export function buildShape(table: FrameTable, spec: Omit<ShapeSpec, 'frames' | '
   const { reach, points = [], isHeld, flush } = input;
   const { pointStations, closed, length } = table;
   const said = saidLanes(spec, { reach, points, pointStations, period: closed ? length : undefined });
+  const corners = points.flatMap(({ corner }, i) => (corner ? [{ station: pointStations[i], is: corner }] : []));
   return {
     table,
     reach,
     lanes: [...said, ...followingLanes(table, spec.follows)],
+    ...(corners.length > 0 && { corners }),
     ...(isHeld && { isHeld }),
     ...(flush && { flush }),
   };

@@ -3,7 +3,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import { WHEEL_RADIUS, wheelRadius } from '../../core/curve/belt-wheels';
 import { controlsAt } from '../../core/curve/kinds/compile-mixed';
-import type { PathPoint, PointManner } from '../../core/curve/path-spec';
+import type { PathPoint, PointCorner, PointManner } from '../../core/curve/path-spec';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import type { PathView } from '../../engine/path-view';
 import { deletePoints, movePoint, setPoint } from '../../project/commands/paths';
@@ -106,7 +106,8 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           Pitch circle {metres(2 * wheelRadius(point, curve))} across.
         </Typography>
       )}
-      {uses.radius && point.teeth === undefined && (
+      {uses.radius && !uses.side && <CornerChoice point={point} onChange={put} />}
+      {uses.radius && point.teeth === undefined && point.corner === undefined && (
         <NumberField
           of={[...keys, 'radius']}
           label={uses.radiusLabel ?? 'Rounding radius'}
@@ -148,6 +149,22 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
     </Box>
   );
 }
+
+const CORNERS: readonly { value: PointCorner | 'run'; label: string }[] = [
+  { value: 'run', label: 'as the run has it' },
+  { value: 'mitred', label: 'sharp, mitred' },
+  { value: 'piece', label: 'a corner piece' },
+];
+
+/** What the corner here is, whatever the run says of its corners. */
+const CornerChoice = (props: { point: PathPoint; onChange: (change: Partial<PathPoint>) => void }) => (
+  <ChoiceField
+    label="The corner here is"
+    value={props.point.corner ?? 'run'}
+    choices={CORNERS}
+    onChange={(value) => props.onChange(value === 'run' ? { corner: undefined } : { corner: value, radius: undefined })}
+  />
+);
 
 /** What the run does here, blended along the path to the next point that says something. */
 function AlongValues(props: { point: PathPoint; keys: Address; onChange: (change: Partial<PathPoint>) => void }) {
