@@ -62,7 +62,7 @@ export interface ComputeApi {
   parts(project: Project): Promise<Result<readonly PartsLine[]>>;
   /** How the links of a course fit the loop that they go round. Problems: `laying.no-loop`, and those of the run. */
   closing(source: RunSource, course: string): Promise<Result<Closing>>;
-  /** Where runs pass through each other and themselves, by their ids; runs that cannot be laid are left out, and so is all where there is too much of it. */
+  /** Where runs pass through each other and themselves, by their ids; runs that cannot be laid are left out. Problems: `crossings.too-many`. */
   crossings(
     runs: readonly { readonly id: string; readonly source: RunSource }[],
   ): Promise<Result<Readonly<Record<string, readonly Crossing[]>>>>;

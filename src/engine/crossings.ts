@@ -1,6 +1,6 @@
 import { Matrix4 } from 'three';
 import type { Crossing } from '../core/findings/crossing';
-import { ok, type Result } from '../core/math/result';
+import { fail, ok, type Result } from '../core/math/result';
 import { dot, normalize, sub, type Vec3 } from '../core/math/vec3';
 import { SIDE, UP } from '../core/frames/frame-table';
 import { reachTowards } from '../core/segment/support';
@@ -72,7 +72,7 @@ export class CrossingFinder {
 /** More triangles than this are not looked at. */
 const MOST_TRIANGLES = 3_000_000;
 
-/** Works runs out and finds their crossings; see {@link CrossingFinder}. */
+/** Works runs out and finds their crossings; see {@link CrossingFinder}. Problems: `crossings.too-many` with `triangles` and `most`. */
 export async function crossingsOfRuns(
   deriver: Deriver,
   finder: CrossingFinder,
@@ -87,7 +87,8 @@ export async function crossingsOfRuns(
     const pieces = derived.value.courses.flatMap(({ laid }) => laid.pieces);
     triangles += pieces.reduce((sum, { form }) => sum + form.mesh.indices.length / 3, 0);
   }
-  return ok(triangles > MOST_TRIANGLES ? {} : Object.fromEntries(finder.find(made)));
+  if (triangles > MOST_TRIANGLES) return fail('crossings.too-many', { triangles, most: MOST_TRIANGLES });
+  return ok(Object.fromEntries(finder.find(made)));
 }
 
 const IDENTITY = new Matrix4();

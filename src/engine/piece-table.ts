@@ -13,6 +13,8 @@ export interface PieceRow {
   readonly length: number;
   /** Laid over natural length less one: on the path, and at the section's side towards the bend and away from it. */
   readonly stretch: number;
+  /** By how much that is off the mean of all pieces. */
+  readonly offMean: number;
   readonly inner: number;
   readonly outer: number;
   readonly turn: number;
@@ -22,10 +24,12 @@ export interface PieceRow {
 /** All pieces of a course. */
 export function pieceTable(course: DerivedCourse): readonly PieceRow[] {
   const sides = sidesOfCourse(course);
-  return course.laid.layout.placements.map((placement, i): PieceRow => {
+  const { placements } = course.laid.layout;
+  const mean = placements.reduce((sum, _, i) => sum + sides[i * SIDES_STRIDE] - 1, 0) / Math.max(placements.length, 1);
+  return placements.map((placement, i): PieceRow => {
     const { piece, kind, body, station, natural, length, turn, gap } = placement;
     const [stretch, inner, outer] = [0, 1, 2].map((k) => sides[i * SIDES_STRIDE + k] - 1);
-    return { piece, kind, body, station, natural, length, stretch, inner, outer, turn, gap };
+    return { piece, kind, body, station, natural, length, stretch, offMean: stretch - mean, inner, outer, turn, gap };
   });
 }
 

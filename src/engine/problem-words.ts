@@ -87,6 +87,8 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
     `This would lay ${count(f.pieces)} pieces; ${count(f.most)} is the most. Use a longer segment or a wider gap.`,
   'laying.pitch': (f) =>
     `A gap of ${f.gap} m takes up a whole piece of ${f.natural.toFixed(3)} m. Use a smaller overlap.`,
+  'crossings.too-many': (f) =>
+    `Nobody looks where runs pass through each other: they have ${count(f.triangles)} triangles, of ${count(f.most)} at the most. Hide some runs.`,
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,

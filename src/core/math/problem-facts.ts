@@ -37,6 +37,7 @@ export interface ProblemFacts {
   'laying.straight-up': Nothing;
   'laying.too-many': { pieces: number; most: number };
   'run.too-large': { vertices: number; most: number };
+  'crossings.too-many': { triangles: number; most: number };
   'run.unheld': Nothing;
   'run.unknown': { id: string; known?: string };
   'report.too-many-frames': { frames: number; most: number };

@@ -31,6 +31,7 @@ const COLUMNS: GridColDef<PieceRow>[] = [
   length('natural', 'Natural'),
   length('length', 'Laid'),
   share('stretch', 'Stretch'),
+  share('offMean', 'Off mean'),
   share('inner', 'Inner side'),
   share('outer', 'Outer side'),
   { field: 'turn', headerName: 'Turn', type: 'number', width: 64, valueFormatter: (value: number) => degrees(value) },

@@ -39,6 +39,8 @@ export interface ResultsState {
   readonly problems: ReadonlyMap<string, readonly Problem[]>;
   /** Where runs pass through each other and themselves, as it was when somebody last looked. */
   readonly crossings: ReadonlyMap<string, readonly Finding[]>;
+  /** Why nobody looked; empty = somebody did. */
+  readonly uncrossed: readonly Problem[];
   /** Runs whose newest state is still being computed. */
   readonly busy: ReadonlySet<string>;
 }
@@ -50,5 +52,6 @@ export const createResultsStore = (): ResultsStore =>
     results: new Map(),
     problems: new Map(),
     crossings: new Map(),
+    uncrossed: [],
     busy: new Set(),
   }));

@@ -26,9 +26,10 @@ export function useCrossings(): void {
         .call((api) => api.crossings(asked))
         .then(
           (found) => {
-            if (!isLive || !found.ok) return;
+            if (!isLive) return;
+            if (!found.ok) return results.setState({ crossings: new Map(), uncrossed: found.problems });
             const crossings = new Map(Object.entries(found.value).map(([id, all]) => [id, all.map(crossingFinding)]));
-            results.setState({ crossings });
+            results.setState({ crossings, uncrossed: [] });
           },
           () => undefined, // stopped, or crashed: what asks for more tells of it
         );

@@ -1,12 +1,17 @@
+'use client';
+
 import { Box, Typography } from '@mui/material';
 import { SIDES_STRIDE } from '../../core/layout/side-stretch';
 import { degrees, percentText, plural, radius, signed } from '../format';
+import { problemWords } from '../../engine/problem-words';
+import { useResults } from '../state/app-context';
 import type { CourseView } from '../state/results-store';
 
 const text = (share: number) => signed(percentText(share * 100), share);
 
 /** How even the run is: its pieces' stretch, at their sides too, and its twist. */
 export function EvennessFigures({ result: { layout, path } }: { result: CourseView }) {
+  const uncrossed = useResults((s) => s.uncrossed);
   const { placements, sides } = layout;
   const axes = placements.map((_, i) => sides[i * SIDES_STRIDE]);
   const mean = axes.reduce((sum, axis) => sum + axis, 0) / Math.max(axes.length, 1);
@@ -35,6 +40,11 @@ export function EvennessFigures({ result: { layout, path } }: { result: CourseVi
           </Box>
         ))}
       </Box>
+      {uncrossed.map((problem) => (
+        <Typography key={problem.code} variant="body2" sx={{ mt: 2 }}>
+          {problemWords(problem)}
+        </Typography>
+      ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 2 }}>
         A click on the line of a lane sets a key there; its name has more.
       </Typography>

@@ -11,6 +11,7 @@ import type { ShownLane } from '../state/lanes-store';
 import type { CourseView } from '../state/results-store';
 import { AxisTicks } from './AxisTicks';
 import { FindingMarks } from './FindingMarks';
+import { HeadTailGrips } from './HeadTailGrips';
 import { LaneMenu } from './LaneMenu';
 import { LaneSlot, MARGIN } from './LaneSlot';
 import { isKeyed, type LaneKindName } from './lane-kinds';
@@ -137,6 +138,13 @@ export function RunLanes({ run, course, result, width, height }: RunLanesProps) 
             <>
               <ReachHandles {...{ x, run, length }} reach={layout.reach} top={pieces.top} height={pieces.height} />
               <PastEnd {...{ x, run, layout }} isClosed={view.closed} top={pieces.top} height={pieces.height} />
+              <HeadTailGrips
+                {...{ x, course }}
+                placements={layout.placements}
+                natural={result.segment.length}
+                top={pieces.top}
+                height={pieces.height}
+              />
               <StiffBars {...{ x, run, length }} top={pieces.top} height={pieces.height} />
               <StationHandles {...{ x, run, course, length }} middle={pieces.top + pieces.height / 2} />
             </>

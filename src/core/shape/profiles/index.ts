@@ -1,7 +1,8 @@
 import { blunt } from './blunt';
 import { pointed } from './pointed';
 import { rounded } from './rounded';
-import { neck, swelling } from './swelling';
+import { neck } from './neck';
+import { swelling } from './swelling';
 import { wave } from './wave';
 
 /** In the order in which people are shown them. */
