@@ -3,7 +3,7 @@ import { laidPathOf } from '../core/layout/laid-path';
 import { layPieces } from '../core/layout/lay-course';
 import { LAYING_RULES, switchRule, type LayingRuleName } from '../core/layout/registry';
 import { summaryOf, type LayoutSummary } from '../core/layout/summary';
-import type { DerivedCourse, DerivedRun } from './derive';
+import type { DerivedCourse, DerivedRun } from './derived';
 import { countSlicings, type SlicingCounts } from './slicing-counts';
 
 /** What every laying rule would come to, where it can be laid, and the triangles of the finished course for each way of slicing. */

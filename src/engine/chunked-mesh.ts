@@ -3,7 +3,8 @@ import { MeshBVH } from 'three-mesh-bvh';
 import { bendRun, buildTopology } from '../core/bending/build-run';
 import { farthestOf } from '../core/guides/clearance';
 import type { CoursePlan } from '../core/motion/pose-course';
-import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
+import { planCourse } from './derive';
+import type { DerivedCourse, DerivedRun } from './derived';
 
 /** Triangles of a course that lie on one stretch of its path. */
 export interface Chunk {

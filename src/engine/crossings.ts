@@ -7,7 +7,8 @@ import { reachTowards } from '../core/segment/support';
 import { frameOn } from '../core/shape/frame-on';
 import { sectionReach } from '../core/shape/section-reach';
 import { chunkCourse, type Chunk, type ChunkedCourse } from './chunked-mesh';
-import type { DerivedCourse, Deriver, DerivedRun } from './derive';
+import type { Deriver } from './derive';
+import type { DerivedCourse, DerivedRun } from './derived';
 import type { RunSource } from './run-source';
 
 /** A run of a project, worked out. */

@@ -1,16 +1,14 @@
 import { withCornerRadius } from '../core/edit/corner-radius';
 import { raised } from '../core/edit/transform-points';
-import type { Finding } from '../core/findings/registry';
-import { findAll } from '../core/findings/registry';
 import type { FrameTable } from '../core/frames/frame-table';
 import type { StiffStretch } from '../core/curve/stiffen-curve';
 import { bendTolerance } from '../core/layout/bending-spec';
 import { alignedBy } from '../core/layout/align';
 import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
-import { layCourse, type LaidCourse } from '../core/layout/lay-course';
+import { layCourse } from '../core/layout/lay-course';
 import { layingRule } from '../core/layout/registry';
 import { stiffStretches } from '../core/layout/stiff-stretches';
-import { summaryOf, type LayoutSummary } from '../core/layout/summary';
+import { summaryOf } from '../core/layout/summary';
 import { lazy } from '../core/math/lazy';
 import { Numbers } from '../core/math/numbers';
 import type { OnProgress } from '../core/math/progress';
@@ -25,44 +23,16 @@ import type { Course } from '../project/schema';
 import { beginsOf } from './begins-of';
 import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
-import { meetEnds, type PathEnd } from './meet-ends';
+import { meetEnds } from './meet-ends';
+import type { DerivedCourse, DerivedRun } from './derived';
+import { findingsOf } from './run-findings';
 import { PathStage } from './path-stage';
-import { coursePieces, type CoursePieces } from './course-segments';
+import { coursePieces } from './course-segments';
 import type { ReadySegment, SegmentParts } from './ready-segment';
 import type { CourseSource, RunSource } from './run-source';
 import { SegmentStage, type LoadAsset } from './segment-stage';
 import { StageCache, type Stage } from './stage-cache';
 import type { LoadBytes } from './texture-images';
-
-/** One course of a run, laid; nothing here hangs on the time. */
-export interface DerivedCourse {
-  readonly course: Course;
-  /** The first segment of its body. */
-  readonly ready: ReadySegment;
-  readonly pieces: CoursePieces;
-  /** The run's, as far to the side as the course lies. */
-  readonly shape: Shape;
-  readonly laid: LaidCourse;
-  readonly summary: LayoutSummary;
-  /** Metres: what the bend is to keep to. */
-  readonly tolerance: number;
-}
-
-/** Everything about a run short of its bent vertices: at least one course. Nothing here hangs on the time. */
-export interface DerivedRun {
-  /** With the curve as high as the run lies. */
-  readonly source: RunSource;
-  readonly table: FrameTable;
-  readonly courses: readonly DerivedCourse[];
-  /** Where its path is straight because something of it is stiff, metres. */
-  readonly stiff: readonly StiffStretch[];
-  /** Ends that were to meet a guide and do not. */
-  readonly unmet: readonly PathEnd[];
-  /** Seconds until it begins to move. */
-  readonly begins: number;
-  /** Worked out when they are asked for. */
-  readonly findings: () => readonly Finding[];
-}
 
 export interface DeriveOptions {
   readonly onProgress?: OnProgress | undefined;
@@ -244,39 +214,6 @@ const courseBytes = (course: Result<DerivedCourse>): number =>
 
 const toleranceOf = ({ steps }: RunSource, { prepared }: ReadySegment): number =>
   bendTolerance(steps.bending.tolerance, halfWidth(prepared.box), steps.shape.gauge);
-
-/** Those of all courses; what is so of the path itself is told once. */
-function findingsOf(
-  { source, unmet }: Pick<DerivedRun, 'source' | 'unmet'>,
-  courses: readonly DerivedCourse[],
-  guides: readonly ReadyGuide[],
-): readonly Finding[] {
-  const { bending } = source.steps;
-  const all = courses.flatMap(({ course, ready, shape, laid, summary, tolerance }, i) => {
-    const { segment } = source.courses[i];
-    const found = findAll({
-      ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },
-      ...{
-        isBrought: segment.source.from === 'asset',
-        support: ready.support,
-        course,
-        bending,
-        guides,
-        unmet,
-        crossings: [],
-      },
-      ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance, seam: laid.seam },
-    });
-    return courses.length > 1 ? found.map((finding) => ({ ...finding, course: course.id })) : found;
-  });
-  if (courses.length === 1) return all;
-  const told = new Map<string, Finding>();
-  for (const finding of all) {
-    const key = JSON.stringify({ ...finding, course: undefined });
-    if (!told.has(key)) told.set(key, finding);
-  }
-  return [...told.values()];
-}
 
 /** A derived course at `time` seconds; null = finished. */
 export const planCourse = (

@@ -6,7 +6,8 @@ import { about, ok, problem, type Problem, type Result } from '../core/math/resu
 import { keysBeside } from '../project/keys/keys-beside';
 import { projectAt } from '../project/keys/project-at';
 import type { Keyed, Project, Run } from '../project/schema';
-import { planCourse, type DerivedRun, type Deriver } from './derive';
+import { planCourse, type Deriver } from './derive';
+import type { DerivedRun } from './derived';
 import { isSameSource, sourceOf, type RunSource } from './run-source';
 
 /** A run at one moment after the other; derived anew only where something of it has keys. */

@@ -9,7 +9,7 @@ import { valueOn } from '../core/shape/said-lanes';
 import { tightest, type Tightest } from '../core/shape/tightest';
 import { twistFigures, type TwistFigures } from '../core/shape/twist-evenness';
 import { CREASE_ANGLE } from '../core/math/tolerance';
-import type { DerivedRun } from './derive';
+import type { DerivedRun } from './derived';
 
 /** The path as places that are near to each other: metres, radians. All arrays have one entry a place, or three. */
 export interface PathView {

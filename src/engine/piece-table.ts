@@ -1,7 +1,7 @@
 import { fitOf } from '../core/layout/fit-registry';
 import type { PieceKind } from '../core/layout/placement';
 import { SIDES_STRIDE, sideStretches } from '../core/layout/side-stretch';
-import type { DerivedCourse } from './derive';
+import type { DerivedCourse } from './derived';
 
 /** A piece of a course in numbers: metres, radians, shares. */
 export interface PieceRow {

@@ -8,7 +8,7 @@ import type { Shape } from '../core/shape/shape';
 import { tightest } from '../core/shape/tightest';
 import type { PieceKind } from '../core/layout/placement';
 import type { Finding } from '../core/findings/registry';
-import type { DerivedRun } from './derive';
+import type { DerivedRun } from './derived';
 
 /** Frames at a station, as the report lists them. Metres, unit vectors, 1/m. */
 export interface ReportFrame {

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../core/math/result';
-import type { Deriver, DerivedRun } from './derive';
+import type { Deriver } from './derive';
+import type { DerivedRun } from './derived';
 import { facetsOf, FacetVersions, type FacetUpdate, type Versions } from './facets';
 import type { RunSource } from './run-source';
 

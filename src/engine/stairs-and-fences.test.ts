@@ -10,7 +10,8 @@ import { saltgrassLanding } from '../project/samples/saltgrass-landing';
 import { emptyProject, type Project } from '../project/schema';
 import { stairParts } from '../project/sets/stair';
 import { loadFrom } from './bake';
-import { Deriver, planCourse, type DerivedRun } from './derive';
+import { Deriver, planCourse } from './derive';
+import type { DerivedRun } from './derived';
 import { sourceOf } from './run-source';
 
 const derive = async (project: Project, run = project.runs[0]): Promise<DerivedRun> =>

@@ -2,7 +2,8 @@ import { wheelGuides, type WheelGuide } from '../core/guides/wheel-guides';
 import { reachTowards } from '../core/segment/support';
 import { slidAt } from '../core/motion/motion-spec';
 import type { Guide, Run } from '../project/schema';
-import { planCourse, type DerivedCourse, type DerivedRun } from './derive';
+import { planCourse } from './derive';
+import type { DerivedCourse, DerivedRun } from './derived';
 
 /** The wheels that a run goes round, as they stand at `time` seconds (null = finished): those of its pinned course, or of its first. */
 export function wheelsOf(derived: DerivedRun, time: number | null): readonly WheelGuide[] {

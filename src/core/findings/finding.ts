@@ -82,8 +82,8 @@ export interface CheckInput {
   readonly guides: readonly CheckedGuide[];
   /** Ends that were to meet a guide's surface and cannot. */
   readonly unmet: readonly ('start' | 'end')[];
-  /** Where it passes through others or itself, as far as somebody looked. */
-  readonly crossings: readonly Crossing[];
+  /** Where it passes through others or itself; absent where nobody looked. */
+  readonly crossings?: readonly Crossing[];
 }
 
 /** Looks for one kind of trouble; adding one is a file in `checks/` and a line in its list. */

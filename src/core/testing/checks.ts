@@ -29,7 +29,6 @@ export function checkInput(path: CurveSpec, table: FrameTable, segment: Prepared
     rowTolerance: 0,
     guides: [],
     unmet: [],
-    crossings: [],
   };
 }
 

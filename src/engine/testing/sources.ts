@@ -7,7 +7,8 @@ import type { RunJob } from '../../core/motion/run-spec';
 import { jobOf, unwrap } from '../../core/testing/runs';
 import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse } from '../../project/defaults';
 import type { Guide, Segment } from '../../project/schema';
-import { planCourse, type DerivedRun } from '../derive';
+import { planCourse } from '../derive';
+import type { DerivedRun } from '../derived';
 import type { RunSource } from '../run-source';
 
 export interface SourceParts {

@@ -2,11 +2,11 @@
 
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { toPlace, type LaneKey } from '../../core/shape/lane-spec';
-
 import { deleteLaneKeys, moveLaneKeys, type LanePlace } from '../../project/commands/lanes';
 import { quantityText } from '../fields/quantity';
 import { metres } from '../format';
 import { useEdit, useSession, useSet } from '../state/app-context';
+import { KeyDisc } from './KeyDisc';
 import { laneKind } from './lane-kinds';
 import type { LaidKey } from './lane-values';
 import { isSamePlace, movedValue, type LaneDragInput } from './use-lane-drag';
@@ -56,25 +56,14 @@ export function LaneKeyDiscs({ pick, run, length, reach, x, y, keys, totalAt, on
   };
   const seen = keys.map((laid, i) => ({ ...laid, i })).filter(({ station }) => x(station) >= left - 6 && x(station) <= right + 6); // prettier-ignore
   return seen.map(({ key, station, i }) => (
-    <circle
+    <KeyDisc
       key={i}
-      role="slider"
-      tabIndex={0}
       aria-label={`Key of ${label} at ${metres(station)}`}
       aria-valuenow={key.value}
       aria-valuetext={`${quantityText(totalAt(pick, station), quantity)} at ${metres(station)}`}
       cx={x(station)}
       cy={y(totalAt(pick, station))}
-      r={5}
-      fill={
-        isChosen({ lane: pick, station: key.station })
-          ? 'var(--mui-palette-primary-main)'
-          : 'var(--mui-palette-background-paper)'
-      }
-      stroke="var(--mui-palette-primary-main)"
-      strokeWidth={1.75}
-      className="key-disc"
-      style={{ cursor: 'move', touchAction: 'none' }}
+      isChosen={isChosen({ lane: pick, station: key.station })}
       onPointerDown={(event) => event.button === 0 && onPull(event, key, totalAt(pick, station))}
       onKeyDown={(event) => onKeyDown(event, { key, station })}
     />

@@ -5,6 +5,7 @@ import { setRule } from '../../project/commands/runs';
 import type { Course, Run } from '../../project/schema';
 import { metres } from '../format';
 import { useEdit, useGesture } from '../state/app-context';
+import { KeyDisc } from './KeyDisc';
 import type { StationScale } from './Lane';
 
 interface StationHandlesProps {
@@ -30,10 +31,8 @@ export function StationHandles({ x, run, course, length, middle }: StationHandle
     return Math.min(Math.max(Number(x.invert(pixels).toFixed(3)), 0), length);
   };
   return rule.stations.map((station, i) => (
-    <circle
+    <KeyDisc
       key={i}
-      role="slider"
-      tabIndex={0}
       aria-label={`Station ${i + 1}`}
       aria-valuemin={0}
       aria-valuemax={length}
@@ -41,11 +40,7 @@ export function StationHandles({ x, run, course, length, middle }: StationHandle
       aria-valuetext={metres(station)}
       cx={x(station)}
       cy={middle}
-      r={5}
-      fill="var(--mui-palette-background-paper)"
-      stroke="var(--mui-palette-primary-main)"
-      strokeWidth={1.75}
-      style={{ cursor: 'ew-resize', touchAction: 'none' }}
+      style={{ cursor: 'ew-resize' }}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
         dragged.current = i;

@@ -4,13 +4,11 @@ import { isGauge, toPlace, toStation, type LaneKey } from '../../core/shape/lane
 import type { Reach } from '../../core/shape/reach';
 import { laneOf, moveLaneKeys, namesOf, type LanePick, type LanePlace } from '../../project/commands/lanes';
 import type { Project, Run } from '../../project/schema';
+import { beyond } from './beyond';
 import { useApp, useEdit, useGesture } from '../state/app-context';
 import { laneKind } from './lane-kinds';
 
 export const isSamePlace = (a: LanePlace, b: LanePlace): boolean => a.lane === b.lane && a.station === b.station;
-
-/** Pixels that a key is pulled before it moves along either way. */
-const SLACK = 3;
 
 interface Pull {
   readonly clientX: number;
@@ -90,5 +88,3 @@ export function movedValue(pick: LanePick, value: number, total: number, wanted:
   const next = isGauge(namesOf(pick)[0]) ? (value * Math.max(wanted, least)) / total : value + wanted - total;
   return Number(Math.min(Math.max(next, least), 1e4).toPrecision(9));
 }
-
-const beyond = (pixels: number): number => Math.sign(pixels) * Math.max(Math.abs(pixels) - SLACK, 0);

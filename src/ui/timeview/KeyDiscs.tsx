@@ -7,6 +7,7 @@ import { changeKey, deleteKeys, moveKeys } from '../../project/commands/keys';
 import type { Keyed } from '../../project/schema';
 import { quantityText } from '../fields/quantity';
 import { moment } from '../format';
+import { KeyDisc } from '../straightview/KeyDisc';
 import { useApp, useEdit, useSession, useSet } from '../state/app-context';
 import type { KeyedWords } from './keyed-words';
 import { partsOf } from './lane-curve';
@@ -58,21 +59,14 @@ export function KeyDiscs({ of, keys, words, x, y, middle, onPull }: KeyDiscsProp
     event.stopPropagation();
   };
   return keys.map((key, i) => (
-    <circle
+    <KeyDisc
       key={i}
-      role="slider"
-      tabIndex={0}
       aria-label={`Key of ${words.name} at ${moment(key.at)}`}
       aria-valuenow={key.at}
       aria-valuetext={textOf(key)}
       cx={x(key.at)}
       cy={typeof key.value === 'number' ? y(key.value) : middle}
-      r={5}
-      fill={isChosen(key.at) ? 'var(--mui-palette-primary-main)' : 'var(--mui-palette-background-paper)'}
-      stroke="var(--mui-palette-primary-main)"
-      strokeWidth={1.75}
-      className="key-disc"
-      style={{ cursor: 'move', touchAction: 'none' }}
+      isChosen={isChosen(key.at)}
       onPointerDown={(event) => {
         event.stopPropagation();
         onPull(event, key);
@@ -81,6 +75,6 @@ export function KeyDiscs({ of, keys, words, x, y, middle, onPull }: KeyDiscsProp
       onKeyDown={(event) => onKeyDown(event, key)}
     >
       <title>{textOf(key)}</title>
-    </circle>
+    </KeyDisc>
   ));
 }

@@ -5,12 +5,10 @@ import type { Key } from '../../core/motion/keys';
 import { changeKey, moveKeys, type KeyPlace } from '../../project/commands/keys';
 import { isSameAddress } from '../../project/keys/address';
 import type { Keyed } from '../../project/schema';
+import { beyond } from '../straightview/beyond';
 import { useApp, useEdit, useGesture } from '../state/app-context';
 
 export const isSameKey = (a: KeyPlace, b: KeyPlace): boolean => a.at === b.at && isSameAddress(a.of, b.of);
-
-/** Pixels that a key is pulled before it moves along either way. */
-const SLACK = 4;
 
 interface Pull {
   readonly x: number;
@@ -66,5 +64,3 @@ export function useKeyDrag(of: KeyPlace['of'], x: ScaleLinear<number, number>, y
   };
   return { start, move, end };
 }
-
-const beyond = (pixels: number): number => Math.sign(pixels) * Math.max(Math.abs(pixels) - SLACK, 0);

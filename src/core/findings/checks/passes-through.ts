@@ -30,5 +30,5 @@ export function crossingFinding(crossing: Crossing): FindingOf<'passesThrough', 
 /** Where a run passes through itself or another one: found on the bent meshes of all runs, which no other check needs. Facts: `depth`, `other` (its station there), metres. */
 export const passesThrough = defineCheck({
   kind: 'passesThrough',
-  find: ({ crossings }) => crossings.map(crossingFinding),
+  find: ({ crossings = [] }) => crossings.map(crossingFinding),
 });
