@@ -108,7 +108,7 @@ describe('a run that comes back', () => {
     const [a, b] = await Promise.all(parted.runs.map(async (run) => unwrap(await deriver.derive(unwrap(sourceOf(parted, run)))).courses[0])); // prettier-ignore
     const solids = await Promise.all(unwrap(await bakeProject(parted, deriver, {})).scene.map(({ mesh }) => manifoldOf(mesh))); // prettier-ignore
     // Straight up from turn to turn; square to the wire it is nearer by the cosine of its slope.
-    const gap = solids[0].minGap(solids[1], 2);
+    const gap = solids[0].minGap(solids[1], 0.15);
     const slope = Math.atan2(0.3, 2 * Math.PI);
     expect(-depthAt(a, turn, b, 2 * turn).depth).toBeCloseTo((gap + 2 * RADIUS) / Math.cos(slope) - 2 * RADIUS, 2);
   });
