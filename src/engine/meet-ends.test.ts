@@ -54,7 +54,7 @@ async function baked(project: Project) {
   const { placements, reach } = derived.courses[0].laid.layout;
   return {
     mesh: object.mesh,
-    last: placements[placements.length - 1],
+    first: placements[0],
     reach,
     found: derived.findings(),
     table: derived.table,
@@ -103,6 +103,25 @@ describe('an end that meets a guide', () => {
     const { mesh, reach } = await baked(setMeets(setMeets(project, 'run', 'end', 'wall'), 'run', 'start', 'other'));
     expect([reach.from, reach.to]).toEqual([expect.closeTo(1, 6), expect.closeTo(8, 6)]);
     expect((await manifoldOf(mesh)).volume() / (SECTION * 7)).toBeCloseTo(1, 4);
+  });
+
+  it('is drawn on before the start of the path as it is behind its end, watertight', async () => {
+    const project = piped(straight, [wall('other', [-2 - 0.2, 0, 0], [0, 0, 0])]);
+    const { mesh, reach, found, first } = await baked(setMeets(project, 'run', 'start', 'other'));
+    expect(reach.from).toBeCloseTo(-2, 6);
+    expect(first.station).toBeCloseTo(-2, 6);
+    expect(found).toEqual([]);
+    expect((await manifoldOf(mesh)).volume() / (SECTION * 12)).toBeCloseTo(1, 4);
+    expect(beyond(mesh.positions, [-2, 0, 0], [-1, 0, 0])).toBeCloseTo(0, 5);
+  });
+
+  it('is drawn straight on from a bend by the direction that the path ends with', async () => {
+    const curve = pathOf('smooth', [[0, 0, 0], [4, 0, 0], [6, 0, 3]]); // prettier-ignore
+    const { mesh, reach } = await baked(setMeets(piped(curve, [wall('wall', [-3.2, 0, 0], [0, 0, 0])]), 'run', 'start', 'wall')); // prettier-ignore
+    expect(reach.from).toBeLessThan(-2.9);
+    // Nothing of it lies behind the wall's face, and its rim lies in it.
+    expect(beyond(mesh.positions, [-3, 0, 0], [-1, 0, 0])).toBeCloseTo(0, 3);
+    expect((await manifoldOf(mesh)).genus()).toBe(0);
   });
 
   it('lies on the surface of a ball that a bent path runs into', async () => {
