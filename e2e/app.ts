@@ -24,6 +24,10 @@ export const test = base.extend<{ quiet: void }>({
         const url = request.url();
         if (!url.startsWith(baseURL!) && !/^(blob|data):/.test(url)) noise.push(`foreign request: ${url}`);
       });
+      // The plain picture: all else takes long under software rendering.
+      await page.addInitScript(() => {
+        localStorage['rattan-picture'] ??= JSON.stringify({ state: { picture: 'work' }, version: 0 });
+      });
       await use();
       expect(noise).toEqual([]);
     },
@@ -32,6 +36,13 @@ export const test = base.extend<{ quiet: void }>({
 });
 
 export { expect };
+
+/** Looks from somewhere else. */
+export async function look(page: Page, view: 'Free' | 'Above' | 'Front' | 'Side'): Promise<void> {
+  await page.getByRole('button', { name: /^Looking:/ }).click();
+  await page.getByRole('button', { name: view, exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'Looking' })).toBeHidden();
+}
 
 /** Opens the demo's causeway in a fresh browser, or the whole landing, and waits until its runs are there. */
 export async function openDemo(page: Page, part: 'causeway' | 'landing' = 'causeway'): Promise<void> {

@@ -1,4 +1,4 @@
-import { expect, middleOf, openDemo, openEmpty, pathLength, saved, settled, test } from './app';
+import { expect, look, middleOf, openDemo, openEmpty, pathLength, saved, settled, test } from './app';
 import type { Page } from '@playwright/test';
 
 const CLICKS = [
@@ -17,7 +17,7 @@ for (const view of ['Free', 'Above', 'Front', 'Side'] as const) {
   test(`five clicks of the pen lie where they were clicked, seen from ${view}`, async ({ page }) => {
     await openEmpty(page);
     await page.getByRole('button', { name: 'Draw a road' }).click();
-    await page.getByRole('button', { name: view, exact: true }).click();
+    await look(page, view);
     await page.waitForTimeout(800); // the view takes the segment's size once it is known
     await settled(page);
     const { x: left, y: top } = await viewOf(page);
@@ -41,7 +41,7 @@ test('the pen says what comes out, warns of a bend too tight, takes a point back
 }) => {
   await openEmpty(page);
   await page.getByRole('button', { name: 'Draw a road' }).click();
-  await page.getByRole('button', { name: 'Above', exact: true }).click();
+  await look(page, 'Above');
   await page.waitForTimeout(800);
   const { x: left, y: top } = await viewOf(page);
   const note = page.getByRole('status', { name: 'Pen' });
@@ -125,7 +125,7 @@ test('a freehand stroke goes on from an end, redraws a part, or is a run of its 
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: 'Above', exact: true }).click();
+  await look(page, 'Above');
   await settled(page);
   await page.waitForTimeout(500);
   const runs = page.getByRole('navigation', { name: 'Runs' }).getByRole('button', { name: /^Hide / });

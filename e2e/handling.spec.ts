@@ -1,4 +1,4 @@
-import { disc, expect, middleOf, openDemo, settled, test } from './app';
+import { disc, expect, look, middleOf, openDemo, settled, test } from './app';
 
 test('nothing on the page is marked or dragged by the browser, and Ctrl A chooses points wherever the focus is', async ({
   page,
@@ -28,7 +28,7 @@ test('nothing on the page is marked or dragged by the browser, and Ctrl A choose
 
 test('a notch of the wheel is about 12 %, and the place under the pointer stays', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('button', { name: 'Above', exact: true }).click();
+  await look(page, 'Above');
   await settled(page);
   await page.waitForTimeout(500);
   const apart = async () => {

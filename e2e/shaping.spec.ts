@@ -1,4 +1,4 @@
-import { asphalt, disc, expect, middleOf, openDemo, openEmpty, pathLength, settled, test } from './app';
+import { asphalt, disc, expect, look, middleOf, openDemo, openEmpty, pathLength, settled, test } from './app';
 
 test('dragging a point moves the run under the pointer, and one undo takes it back', async ({ page }) => {
   await openDemo(page);
@@ -32,7 +32,7 @@ test('with the Shift key held a point goes up and down, and in the side view it 
   const height = async () => Number.parseFloat(await page.getByLabel('y (up)').inputValue());
   expect(await height()).toBeGreaterThan(2);
   const x = await page.getByLabel('x', { exact: true }).inputValue();
-  await page.getByRole('button', { name: 'Front', exact: true }).click();
+  await look(page, 'Front');
   await settled(page);
   await page.waitForTimeout(500);
   const at = await middleOf(page, 4);
@@ -52,7 +52,7 @@ test('a click on the path puts a point there without changing the shape of a pat
   await page.getByRole('radio', { name: 'With handles' }).click();
   await settled(page);
   const before = await pathLength(page);
-  await page.getByRole('button', { name: 'Above' }).click();
+  await look(page, 'Above');
   await settled(page);
   await page.waitForTimeout(500);
   const [a, b] = [await middleOf(page, 2), await middleOf(page, 3)];

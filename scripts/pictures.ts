@@ -103,10 +103,8 @@ await picture('colour', async (page) => {
   await prepare(page, 'Colour');
 });
 await picture('above', async (page) => {
-  await page
-    .getByRole('radio', { name: 'Above' })
-    .or(page.getByRole('button', { name: 'Above', exact: true }))
-    .click();
+  await page.getByRole('button', { name: /^Looking:/ }).click();
+  await page.getByRole('button', { name: 'Above', exact: true }).click();
   await page.getByRole('button', { name: 'Frame this run' }).click();
   await page.waitForTimeout(1500);
   const at = async (point: number) => {

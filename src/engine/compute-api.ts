@@ -1,12 +1,15 @@
 import type { PathPoint } from '../core/curve/path-spec';
 import type { CurveSpec } from '../core/curve/registry';
 import type { Closing } from '../core/edit/close-loop';
+import type { plainSurface } from '../core/segment/finish/apply-finishes';
+import type { PlainFinish } from '../core/segment/finish/finish-spec';
 import type { Crossing } from '../core/findings/crossing';
 import type { EdgeChain } from '../core/guides/join-chains';
 import type { GuideMesh } from '../core/guides/guide-body';
 import type { Result } from '../core/math/result';
 import type { OnProgress } from '../core/math/progress';
 import type { Box } from '../core/mesh/box';
+import type { Picture } from '../core/mesh/draw-mesh';
 import type { Placing } from '../formats/paths/place-paths';
 import type { MovingFacts, MovingOptions } from './bake-moving';
 import type { CourseChoices } from './choices';
@@ -32,6 +35,9 @@ export interface BroughtMesh {
   readonly box: Box;
 }
 
+/** The material of what has no parts. */
+export type PlainSurface = ReturnType<typeof plainSurface>;
+
 /** A guide as the screen draws it. */
 export type GuideView = GuideMesh;
 
@@ -46,6 +52,10 @@ export interface ComputeApi {
   /** How large a prepared segment is. */
   box(segment: SegmentParts): Promise<Result<Box>>;
   guide(guide: Guide): Promise<Result<GuideView>>;
+  /** What a finish looks like, with its images. */
+  surface(finish: PlainFinish): Promise<Result<PlainSurface>>;
+  /** A small picture of what a project lays, so many pixels wide and high. */
+  picture(project: Project, width: number, height: number): Promise<Result<Picture>>;
   /** The longest chains of a guide's open edges and of those sharper than `sharp` radians. */
   edges(guide: Guide, sharp: number): Promise<Result<readonly EdgeChain[]>>;
   /** The run's path, pushed out of a guide. Problems: `guide.unknown`, `guide.not-cleared`, and those of the run. */

@@ -1,5 +1,6 @@
 import '../project/jitless';
 import { expose, transfer } from 'comlink';
+import { smallPicture } from './small-picture';
 import { edgeChains } from '../core/guides/edge-chains';
 import { fail, ok, type Result } from '../core/math/result';
 import type { BroughtPaths } from '../formats/paths/path-format';
@@ -74,6 +75,8 @@ const api: ComputeApi = {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? ok(ready.value.mesh, ready.warnings) : ready;
   },
+  picture: (project, width, height) => smallPicture(deriver, project, width, height),
+  surface: (finish) => deriver.segments.surface(finish),
   async edges(guide, sharp) {
     const ready = await deriver.guides.get(guide);
     return ready.ok ? ok((await edgeChains(ready.value.mesh, sharp)).slice(0, MOST_CHAINS)) : ready;

@@ -1,6 +1,8 @@
 import type { OnProgress } from '../core/math/progress';
 import { ok, type Result } from '../core/math/result';
 import type { Mesh } from '../core/mesh/mesh';
+import { plainSurface } from '../core/segment/finish/apply-finishes';
+import type { PlainFinish } from '../core/segment/finish/finish-spec';
 import { makeSegment } from '../core/segment/registry';
 import { readySegment, type ReadySegment, type SegmentParts } from './ready-segment';
 import type { Stage, StageCache } from './stage-cache';
@@ -29,6 +31,12 @@ export class SegmentStage {
     const isLasting = (made: Result<ReadySegment>) =>
       made.ok || made.problems.every(({ code }) => code !== 'asset.missing' && !code.startsWith('storage.'));
     return this.#segments.getLater(key, () => this.#make(key, { source, prepare, finishes }, onProgress), isLasting);
+  }
+
+  /** What wears a finish and has no parts. Problems: `asset.missing`. */
+  async surface(finish: PlainFinish): Promise<Result<ReturnType<typeof plainSurface>>> {
+    const images = finish.texture ? await this.#imager.images(finish.texture) : ok(undefined);
+    return images.ok ? ok(plainSurface(finish, images.value)) : images;
   }
 
   async #make(key: string, parts: SegmentParts, onProgress?: OnProgress): Promise<Result<ReadySegment>> {

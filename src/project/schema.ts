@@ -7,10 +7,11 @@ import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
 import { TIME_DEFAULTS, timeSpecSchema } from '../core/motion/time-spec';
 import { keysSchema } from '../core/motion/keys';
-import { finishSpecSchema } from '../core/segment/finish/finish-spec';
+import { finishSpecSchema, type PlainFinish } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 import { addressKey, addressSchema } from './keys/address';
 import { leafSchema } from './keys/leaf-schema';
+import { cameraSchema, placeSpecSchema } from './place-spec';
 
 export const PROJECT_VERSION = 5;
 
@@ -70,6 +71,8 @@ const runSchema = z.strictObject({
   path: id,
   ...runJobSchema.shape,
   courses: z.array(courseSchema).min(1).max(64).readonly(),
+  /** The kit that it follows, and which state of it: milliseconds since 1970. */
+  kit: z.strictObject({ id, at: z.number().min(0) }).optional(),
   /** Kinds of findings that are not to be told of for this run, each a check, or a check and a guide: `check:guide`. */
   setAside: z.array(z.string().max(200)).max(100).readonly().optional(),
 });
@@ -92,6 +95,8 @@ export const projectSchema = z
     guides: z.array(guideSchema).max(500).readonly().default([]),
     time: timeSpecSchema.default(TIME_DEFAULTS),
     keyed: z.array(keyedSchema).max(1000).readonly().default([]),
+    place: placeSpecSchema.optional(),
+    cameras: z.array(cameraSchema).max(100).readonly().optional(),
   })
   .superRefine((project, context) => {
     const addresses = new Set<string>();
@@ -172,13 +177,20 @@ export const emptyProject = (projectName: string): Project => ({
   keyed: [],
 });
 
+const imagesOf = (finishes: readonly PlainFinish[]): readonly string[] =>
+  finishes.flatMap(({ texture }) => (texture?.from === 'image' ? [texture.asset] : []));
+
 /** Ids of the brought meshes and images that a project's segments and guides use. */
-export const assetIdsOf = (project: Pick<Project, 'segments' | 'guides'>): readonly string[] => [
+export const assetIdsOf = (project: Pick<Project, 'segments' | 'guides' | 'place'>): readonly string[] => [
   ...new Set([
-    ...project.guides.flatMap(({ shape }) => (shape.from === 'asset' ? [shape.asset] : [])),
+    ...project.guides.flatMap(({ shape, finish }) => [
+      ...(shape.from === 'asset' ? [shape.asset] : []),
+      ...imagesOf(finish ? [finish] : []),
+    ]),
+    ...imagesOf(project.place?.ground ? [project.place.ground] : []),
     ...project.segments.flatMap(({ source, finishes }) => [
       ...(source.from === 'asset' ? [source.asset] : []),
-      ...finishes.flatMap(({ texture }) => (texture?.from === 'image' ? [texture.asset] : [])),
+      ...imagesOf(finishes),
     ]),
   ]),
 ];

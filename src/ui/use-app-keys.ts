@@ -32,7 +32,10 @@ export function useAppKeys(): void {
   useHotkeys('end', () => session.getState().frame('chosen'), EVERYWHERE);
   useHotkeys('r', () => set({ isResultOnly: !session.getState().isResultOnly }), EVERYWHERE);
   useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });
-  useHotkeys('escape', () => set({ tool: 'shape' }), { ...EVERYWHERE, enabled: () => !isIn('shape') });
+  useHotkeys('escape', () => set({ tool: 'shape' }), {
+    enabled: () => !isIn('shape'),
+    ignoreEventWhen: (event) => isTyping(event) || isInDialog(event),
+  });
   useHotkeys('enter', () => set({ tool: 'shape' }), { enabled: () => !isIn('shape', 'pen') }); // the pen sets a point with it
   useHotkeys('escape', () => set({ point: undefined, guide: undefined }), {
     enabled: () => isIn('shape'),

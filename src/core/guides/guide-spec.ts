@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { vec3Schema } from '../curve/path-spec';
 import { rotate, type Vec3 } from '../math/vec3';
+import { plainFinishSchema } from '../segment/finish/finish-spec';
 import { bodies } from './bodies';
 import type { BodyField, GuideBody } from './guide-body';
 
@@ -37,6 +38,8 @@ export const guideSpecSchema = z.strictObject({
   turn: z.tuple([angle, angle, angle]).readonly(),
   /** How far runs are to keep away from it, metres; null = they need not. */
   clearance: z.number().min(0).max(1000).nullable(),
+  /** How it looks in the picture; absent = pale, seen through. */
+  finish: plainFinishSchema.optional(),
 });
 
 export type GuideShape = z.infer<typeof guideShapeSchema>;

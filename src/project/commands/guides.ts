@@ -1,3 +1,4 @@
+import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import type { Guide, Project } from '../schema';
 
 export const addGuide = (project: Project, guide: Guide): Project => ({
@@ -8,6 +9,16 @@ export const addGuide = (project: Project, guide: Guide): Project => ({
 export const changeGuide = (project: Project, id: string, change: Partial<Guide>): Project => ({
   ...project,
   guides: project.guides.map((guide) => (guide.id === id ? { ...guide, ...change } : guide)),
+});
+
+/** How a guide looks; `undefined` = pale, seen through. */
+export const setGuideFinish = (project: Project, id: string, finish: PlainFinish | undefined): Project => ({
+  ...project,
+  guides: project.guides.map((guide) => {
+    if (guide.id !== id) return guide;
+    const { finish: before, ...pale } = guide;
+    return finish ? { ...pale, finish } : pale;
+  }),
 });
 
 /** Takes a guide away; runs that sat on it no longer name it. */

@@ -22,7 +22,7 @@ export const MAST_SOCKET: GuideSpec = {
 /** On the hut's wall, its mouth to the mast. */
 export const HUT_SOCKET: GuideSpec = {
   shape: body('socket', { radius: 0.07, depth: 0.12 }),
-  position: [39.1, 3.7, -9.1],
+  position: [43.05, 3.05, -13.72],
   turn: [1.4, Math.PI / -4, 0],
   clearance: null,
 };
@@ -58,6 +58,7 @@ export const GUIDES: readonly Guide[] = [
     name: 'Signal mast',
     visible: true,
     shape: body('post', MAST),
+    finish: { colour: '#ece6d8', roughness: 0.7, metalness: 0, bump: 1, repeat: 1, texture: null },
     position: [34, 1.05, -4],
     turn: [0, 0, 0],
     clearance: null, // leaves may touch it
@@ -70,6 +71,14 @@ export const GUIDES: readonly Guide[] = [
     id: 'pump-house',
     name: 'Pump house wall',
     visible: true,
+    finish: {
+      colour: '#b3aa98',
+      roughness: 0.95,
+      metalness: 0,
+      bump: 1,
+      repeat: 1.6,
+      texture: { from: 'pattern', pattern: 'stones', seed: 2, contrast: 0.45 },
+    },
     shape: body('box', { x: 0.3, y: 1.2, z: 2.4 }),
     position: [13.506, 1.05, -31.006],
     turn: [0, Math.PI / 4, 0],

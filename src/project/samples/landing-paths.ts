@@ -57,7 +57,7 @@ export const BUCKETS: CurveSpec = {
 };
 
 /** From the hut's ceiling down to the reading lamp. */
-export const LAMP = smooth([40, 3.6, -9.4], [40, 3.15, -9.4], [40.06, 2.75, -9.36], [40.2, 2.45, -9.3]);
+export const LAMP = smooth([43.9, 3.2, -14.8], [43.9, 2.75, -14.8], [43.96, 2.35, -14.76], [44.1, 2.05, -14.7]);
 
 const loose = changeKind(
   smooth([50.5, 1.4, 13.5], [51.3, 1.65, 13.9], [52.2, 1.5, 14.4], [52.8, 0.9, 15], [53, 0.2, 15.8]),
@@ -69,7 +69,12 @@ const halfLoose = plugIn(loose, 'start', mouthOf(PUMP_SOCKET)) ?? loose;
 export const HOSE: CurveSpec = plugIn(halfLoose, 'end', mouthOf(VALVE_SOCKET)) ?? halfLoose;
 
 const unplugged = changeKind(
-  { kind: 'hanging', closed: false, points: through([34.2, 5.1, -4.2], [39.1, 3.7, -9.1]), numbers: { slack: 0.03 } },
+  {
+    kind: 'hanging',
+    closed: false,
+    points: through([34.2, 5.1, -4.2], [43.05, 3.05, -13.72]),
+    numbers: { slack: 0.03 },
+  },
   'handles',
 );
 const halfPlugged = plugIn(unplugged, 'start', mouthOf(MAST_SOCKET)) ?? unplugged;

@@ -11,6 +11,7 @@ import { causewayFurniture, runsOfCourses } from './landing-courses';
 import { patterned } from './landing-finishes';
 import { GUIDES } from './landing-guides';
 import { LANDING_KEYS } from './landing-keys';
+import { LANDING_CAMERAS, LANDING_PLACE, SCENERY } from './landing-scenery';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { LANDING_SHAPES } from './landing-shapes';
 import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, PIPE, WIRES } from './landing-paths';
@@ -156,7 +157,12 @@ export const causeway = (): Project => ({
       name: 'Kerbed road',
       source: { from: 'maker', spec: makerDefaults('kerbedLane') },
       prepare: MADE_PREPARE,
-      finishes: [patterned('Carriageway', '#8f9295', 'asphalt', 1.6, { fit: 'onward' })],
+      finishes: [
+        patterned('Carriageway', '#86898c', 'asphalt', 0.7, {
+          fit: 'onward',
+          texture: { from: 'pattern', pattern: 'asphalt', seed: 1, contrast: 0.3 },
+        }),
+      ],
     },
     {
       id: 'kerb-drain',
@@ -207,7 +213,11 @@ function wholeCauseway(): Project {
     ...furniture.courses,
   ];
   const [lane, ...others] = segments;
-  const unmarked = { ...lane, source: { from: 'maker', spec: made('kerbedLane', { centreLine: false }) } as const };
+  // Its bank stands on the bed of the marsh.
+  const unmarked = {
+    ...lane,
+    source: { from: 'maker', spec: made('kerbedLane', { centreLine: false, bankHeight: 2.1 }) } as const,
+  };
   return { ...rest, segments: [unmarked, ...others, ...furniture.segments], runs: [{ ...road, courses }] };
 }
 
@@ -247,7 +257,9 @@ export function saltgrassLanding(): Project {
         courses: parts.courses,
       })),
     ].map(moving),
-    guides: GUIDES,
+    guides: [...GUIDES, ...SCENERY],
+    place: LANDING_PLACE,
+    cameras: LANDING_CAMERAS,
     time: LANDING_TIME,
     keyed: LANDING_KEYS,
   };

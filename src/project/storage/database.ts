@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Kit } from '../commands/kits';
 import type { Project } from '../schema';
 import { MissingStorage } from './trouble';
 
@@ -21,6 +22,7 @@ export interface NamedBlob {
 
 interface Stores extends DBSchema {
   projects: { key: string; value: StoredProject };
+  kits: { key: string; value: Kit };
   /** Brought meshes as GLB, by id. */
   assets: { key: string; value: Blob };
   /** Small things of the app itself, such as which project was open last. */
@@ -37,15 +39,18 @@ let opening: Promise<IDBPDatabase<Stores>> | undefined;
 export function database(): Promise<IDBPDatabase<Stores>> {
   if (typeof indexedDB === 'undefined' || indexedDB === null)
     return Promise.reject(new MissingStorage('This browser has no database.'));
-  opening ??= openDB<Stores>('rattan', 2, {
+  opening ??= openDB<Stores>('rattan', 3, {
     upgrade(db, before) {
       if (before < 1) {
         db.createObjectStore('projects', { keyPath: 'id' });
         db.createObjectStore('assets');
         db.createObjectStore('app');
       }
-      db.createObjectStore('frames');
-      db.createObjectStore('worked');
+      if (before < 2) {
+        db.createObjectStore('frames');
+        db.createObjectStore('worked');
+      }
+      db.createObjectStore('kits', { keyPath: 'id' });
     },
     blocking(_, __, event) {
       (event.target as IDBDatabase).close(); // a newer version of the app in another tab needs it

@@ -1,6 +1,7 @@
 import { assetIdsOf } from '../schema';
 import { unusedKey } from './assets';
 import { database } from './database';
+import { readKit } from './kits';
 import { readStored } from './projects';
 
 const LOCK = 'rattan-assets';
@@ -24,7 +25,10 @@ export async function dropUnusedAssets(now = Date.now()): Promise<void> {
 
 async function drop(now: number): Promise<void> {
   const db = await database();
-  const read = (await db.getAll('projects')).map(readStored);
+  const read = [
+    ...(await db.getAll('projects')).map(readStored),
+    ...(await db.getAll('kits')).map(readKit), // they use assets as projects do
+  ];
   if (!read.every(({ ok }) => ok)) return; // what it uses is not known
   const used = new Set(read.flatMap((result) => (result.ok ? assetIdsOf(result.value.project) : [])));
   const transaction = db.transaction(['assets', 'app'], 'readwrite');

@@ -8,6 +8,8 @@ import type { ToolName } from '../state/session-store';
 import { CompareBar } from '../compare/CompareBar';
 import { CompareEdge } from '../compare/CompareEdge';
 import { EmptyProject } from './EmptyProject';
+import { usePlace } from '../place/use-place';
+import { AxisMark } from './AxisMark';
 import { ChoosingBox } from './ChoosingBox';
 import { FindingMarks } from './FindingMarks';
 import { GridNote } from './GridNote';
@@ -15,6 +17,7 @@ import { GuideDisc } from './GuideDisc';
 import { HeadroomLine } from './HeadroomLine';
 import { PathOverlay } from './PathOverlay';
 import { PenOverlay } from './PenOverlay';
+import { RideBar } from './RideBar';
 import { RingOverlay } from './RingOverlay';
 import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
@@ -75,6 +78,8 @@ export function BentView() {
   const isEmpty = useProject((s) => s.project.runs.length === 0 && s.project.guides.length === 0);
   const isBusy = useResults((s) => s.busy.size > 0);
   const hint = useSession((s) => s.hint);
+  const place = usePlace();
+  const hasGround = place.isShown && place.ground !== null;
   const isLost = useSession((s) => s.isViewLost);
   const segmentBox = useStart(path);
   const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
@@ -139,7 +144,9 @@ export function BentView() {
           {TOLD[tool]}
         </Typography>
       )}
-      {!isResultOnly && (view === 'free' || view === 'above') && <GridNote />}
+      <RideBar />
+      {!isResultOnly && !hasGround && (view === 'free' || view === 'above') && <GridNote />}
+      <AxisMark viewport={viewport} />
       {isLost && (
         <Typography role="status" sx={LOST}>
           The graphics were lost. They come back by themselves.

@@ -5,6 +5,7 @@ import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { BufferAttribute, InstancedBufferAttribute, InstancedMesh, type BufferGeometry } from 'three';
 import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
+import { useLineDrawing } from './line-drawing';
 import { SurfaceMesh } from './SurfaceMesh';
 import { topologyGeometry } from './topology-geometry';
 import { useMaterials } from './use-materials';
@@ -37,17 +38,37 @@ function RepeatedMesh({ run, mesh, places, origin, surface }: RepeatedProps) {
   const geometry = useMemo(() => geometryOf(mesh), [mesh]);
   useEffect(() => () => geometry.dispose(), [geometry]);
   const count = places.matrices.length / 16;
-  const object = useMemo(() => new InstancedMesh(geometry, materials, count), [geometry, materials, count]);
+  const lines = useLineDrawing(mesh);
+  const worn = lines?.clay ?? materials;
+  const object = useMemo(() => new InstancedMesh(geometry, worn, count), [geometry, worn, count]);
+  const drawn = useMemo(() => {
+    lines?.edges.setAttribute('position', geometry.getAttribute('position'));
+    return lines && new InstancedMesh(lines.edges, lines.wire, count);
+  }, [geometry, lines, count]);
   useEffect(() => () => void object.dispose(), [object]);
+  useEffect(() => () => void drawn?.dispose(), [drawn]);
   useLayoutEffect(() => {
-    object.instanceMatrix = new InstancedBufferAttribute(places.matrices, 16);
-    object.instanceColor = places.tints ? new InstancedBufferAttribute(places.tints, 3) : null;
-    object.boundingSphere = null; // of the places as they are now
+    for (const own of drawn ? [object, drawn] : [object]) {
+      own.instanceMatrix = new InstancedBufferAttribute(places.matrices, 16);
+      own.boundingSphere = null; // of the places as they are now
+    }
+    object.instanceColor = places.tints && !lines ? new InstancedBufferAttribute(places.tints, 3) : null;
     invalidate();
-  }, [object, places, invalidate]);
+  }, [object, drawn, lines, places, invalidate]);
   const wipe = useWipe();
   return (
-    <primitive object={object} position={origin} userData={{ run }} castShadow receiveShadow dispose={null} {...wipe} />
+    <>
+      <primitive
+        object={object}
+        position={origin}
+        userData={{ run }}
+        castShadow
+        receiveShadow
+        dispose={null}
+        {...wipe}
+      />
+      {drawn && <primitive object={drawn} position={origin} raycast={() => null} dispose={null} {...wipe} />}
+    </>
   );
 }
 

@@ -19,12 +19,16 @@ export interface GroundProps {
   readonly height: number;
   readonly sphere: Sphere;
   readonly hasGrid: boolean;
+  /** Shadows fall on nothing else below. */
+  readonly hasShadow: boolean;
+  /** It has a colour, as far as one sees; otherwise only shadows and the grid are drawn. */
+  readonly isPaper: boolean;
   /** Told of the side of a square, metres. */
   readonly onCell: (cell: number) => void;
 }
 
 /** A shadow-catching ground with a quiet grid that fades out; its squares follow what is seen. */
-export function Ground({ height, sphere, hasGrid, onCell }: GroundProps) {
+export function Ground({ height, sphere, hasGrid, hasShadow, isPaper, onCell }: GroundProps) {
   const { mode } = useColorScheme();
   const theme = useTheme();
   const tokens = TOKENS[(mode ?? theme.palette.mode) === 'dark' ? 'dark' : 'light'];
@@ -33,7 +37,23 @@ export function Ground({ height, sphere, hasGrid, onCell }: GroundProps) {
   const isDark = tokens === TOKENS.dark;
   return (
     <group position={[0, height - sphere.radius * 0.0004, 0]} userData={AS_GROUND}>
-      <mesh rotation-x={-Math.PI / 2} position={[sphere.centre[0], 0, sphere.centre[2]]} receiveShadow renderOrder={-1}>
+      {hasShadow && isPaper && (
+        <mesh
+          rotation-x={-Math.PI / 2}
+          position={[sphere.centre[0], -sphere.radius * 0.0004, sphere.centre[2]]}
+          renderOrder={-3}
+        >
+          <planeGeometry args={[sphere.radius * 32, sphere.radius * 32]} />
+          <meshBasicMaterial color={tokens.ground} toneMapped={false} depthWrite={false} />
+        </mesh>
+      )}
+      <mesh
+        rotation-x={-Math.PI / 2}
+        position={[sphere.centre[0], 0, sphere.centre[2]]}
+        receiveShadow
+        renderOrder={-1}
+        visible={hasShadow}
+      >
         <planeGeometry args={[sphere.radius * 12, sphere.radius * 12]} />
         <shadowMaterial
           transparent

@@ -6,20 +6,29 @@ import type { GuideMesh } from '../../core/guides/guide-body';
 import type { Guide } from '../../project/schema';
 import type { GuideView } from '../../engine/compute-api';
 import { useApp, useProject, useSession } from '../state/app-context';
+import { SolidGuide } from '../place/SolidGuide';
 import { PaleMesh } from './PaleMesh';
 import type { Viewport } from './viewport';
 
 /** Read with the first guide: most projects have none. */
 const findMiddles = async (mesh: GuideMesh) => (await import('../../core/guides/snap-places')).snapPlaces(mesh);
 
-/** The guides of the project, pale; the chosen one stands out. */
-export function GuideMeshes(props: { viewport: Viewport; colour: string; chosenColour: string }) {
-  const { viewport, colour, chosenColour } = props;
+export interface GuideMeshesProps {
+  readonly viewport: Viewport;
+  readonly colour: string;
+  readonly chosenColour: string;
+  /** Those that look like something, or those that are only there to aim at. */
+  readonly scenery: boolean;
+}
+
+/** The guides of the project; the chosen one stands out. */
+export function GuideMeshes({ viewport, colour, chosenColour, scenery }: GuideMeshesProps) {
   const guides = useProject((s) => s.project.guides);
   const chosen = useSession((s) => s.guide);
   return guides.map(
     (guide) =>
-      guide.visible && (
+      guide.visible &&
+      (guide.finish !== undefined) === scenery && (
         <GuideShape
           key={guide.id}
           guide={guide}
@@ -42,7 +51,9 @@ function GuideShape(props: { guide: Guide; viewport: Viewport; colour: string; i
       viewport.setMiddles(guide.id, undefined);
     };
   }, [viewport, guide.id, mesh]);
-  return mesh && <PaleMesh mesh={mesh} of={{ guide: guide.id }} colour={colour} isChosen={isChosen} />;
+  if (!mesh) return null;
+  const drawn = { mesh, of: { guide: guide.id }, colour, isChosen };
+  return guide.finish ? <SolidGuide {...drawn} finish={guide.finish} /> : <PaleMesh {...drawn} />;
 }
 
 /** A guide's mesh in the scene; a brought one's is read once. */

@@ -1,37 +1,73 @@
 'use client';
 
-import { useMemo } from 'react';
-import { Object3D } from 'three';
+import { useFrame, useThree } from '@react-three/fiber';
+import { useLayoutEffect, useMemo, useRef } from 'react';
+import { Object3D, type DirectionalLight } from 'three';
+import type { OrbitControls as Controls } from 'three-stdlib';
+import type { Place } from '../place/use-place';
 import type { Sphere } from './scene-box';
+import { shadowSphere } from './shadow-sphere';
 import { Surroundings } from './Surroundings';
 
-/** One warm sun with a soft shadow over the whole scene, and a neutral surrounding light made here. */
-export function Lights({ centre, radius }: Sphere) {
+/** Pixels of the shadows' image along a side. */
+const MAP = 2048;
+
+/** A sun with a soft shadow over what is seen, light from all around, and in the dark a rim of light from behind. */
+export function Lights({ sphere, place }: { sphere: Sphere; place: Place }) {
+  const { light, towards, isShown } = place;
   const target = useMemo(() => new Object3D(), []);
-  const r = Math.max(radius, 0.005);
-  const [x, y, z] = centre;
+  const rimTarget = useMemo(() => new Object3D(), []);
+  const sun = useRef<DirectionalLight>(null);
+  const { gl, invalidate } = useThree();
+  const placed = useRef('');
+  const put = (own: Sphere) => {
+    const { centre, radius } = own;
+    const all = Math.max(sphere.radius, 0.005);
+    const key = [...centre, radius, all, ...towards].map((value) => value.toPrecision(6)).join();
+    if (!sun.current || placed.current === key) return;
+    placed.current = key;
+    const away = all * 2 + radius;
+    const { shadow, position } = sun.current;
+    position.set(...(centre.map((c, i) => c + towards[i] * away) as [number, number, number]));
+    target.position.set(...centre);
+    target.updateMatrixWorld();
+    const lens = shadow.camera;
+    [lens.left, lens.right, lens.top, lens.bottom] = [-radius, radius, radius, -radius];
+    [lens.near, lens.far] = [all * 0.02, away + radius + all * 2];
+    lens.updateProjectionMatrix();
+    shadow.normalBias = radius * 0.0007;
+    gl.shadowMap.needsUpdate = true;
+  };
+  useLayoutEffect(() => {
+    placed.current = '';
+    invalidate();
+  }, [sphere, towards, invalidate]);
+  // Shadows are as fine as what is seen of the scene is small.
+  useFrame(({ camera, controls, size }) => {
+    if (!isShown || gl.shadowMap.autoUpdate || placed.current === '')
+      put(shadowSphere(camera, (controls as Controls | null)?.target, size.width / size.height, sphere));
+  });
   return (
     <>
       <directionalLight
-        key={Math.round(Math.log2(r) * 2)}
-        color="#fff1dc"
-        intensity={2.6}
-        position={[x + r * 0.9, y + r * 1.5, z + r * 0.55]}
+        ref={sun}
+        color={light.sun}
+        intensity={light.sunStrength}
         target={target}
         castShadow
-        shadow-mapSize={[2048, 2048]}
-        shadow-normalBias={r * 0.0006}
-        shadow-bias={-0.0008}
-        shadow-radius={3}
-        shadow-camera-left={-r * 1.08}
-        shadow-camera-right={r * 1.08}
-        shadow-camera-top={r * 1.08}
-        shadow-camera-bottom={-r * 1.08}
-        shadow-camera-near={r * 0.05}
-        shadow-camera-far={r * 4}
+        shadow-mapSize={[MAP, MAP]}
+        shadow-bias={-0.0006}
+        shadow-radius={isShown ? 4 : 3}
       />
-      <primitive object={target} position={centre} />
-      <Surroundings />
+      <primitive object={target} />
+      <directionalLight
+        color={light.sun}
+        intensity={light.rim}
+        position={[-towards[0], 0.35, -towards[2]]}
+        target={rimTarget}
+      />
+      <primitive object={rimTarget} />
+      <Surroundings light={light} />
     </>
   );
 }

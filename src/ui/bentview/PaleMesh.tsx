@@ -2,12 +2,10 @@
 
 import { useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
-import { BufferAttribute, BufferGeometry, DoubleSide } from 'three';
-import { acceleratedRaycast, MeshBVH } from 'three-mesh-bvh';
+import { DoubleSide } from 'three';
+import { acceleratedRaycast } from 'three-mesh-bvh';
 import type { GuideMesh } from '../../core/guides/guide-body';
-
-/** Meshes of more triangles are asked for the place under the pointer through a hierarchy. */
-const MANY = 5000;
+import { guideGeometry } from './guide-geometry';
 
 export interface PaleMeshProps {
   readonly mesh: GuideMesh;
@@ -20,17 +18,7 @@ export interface PaleMeshProps {
 /** A body that is there to aim at, seen through; the chosen one stands out. */
 export function PaleMesh({ mesh, of, colour, isChosen }: PaleMeshProps) {
   const invalidate = useThree((s) => s.invalidate);
-  const geometry = useMemo(() => {
-    const built = new BufferGeometry();
-    built.setAttribute('position', new BufferAttribute(mesh.positions, 3));
-    built.setAttribute('normal', new BufferAttribute(mesh.normals, 3));
-    built.setIndex(new BufferAttribute(mesh.indices, 1));
-    if (mesh.indices.length > 3 * MANY) {
-      built.setIndex(new BufferAttribute(mesh.indices.slice(), 1)); // the hierarchy sorts it
-      built.boundsTree = new MeshBVH(built);
-    }
-    return built;
-  }, [mesh]);
+  const geometry = useMemo(() => guideGeometry(mesh), [mesh]);
   useEffect(() => {
     invalidate();
     return () => geometry.dispose();

@@ -44,7 +44,11 @@ interface StrokeProps {
 function Stroke({ points, colour, width, opacity, order }: StrokeProps) {
   const invalidate = useThree((s) => s.invalidate);
   const [line] = useState(
-    () => new Line2(new LineGeometry(), new LineMaterial({ depthTest: false, transparent: true, toneMapped: false })),
+    () =>
+      new Line2(
+        new LineGeometry(),
+        new LineMaterial({ depthTest: false, depthWrite: false, transparent: true, toneMapped: false }),
+      ),
   );
   useLayoutEffect(() => {
     const geometry = new LineGeometry().setPositions(points);

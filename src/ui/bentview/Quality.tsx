@@ -5,12 +5,15 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { Vector2, type Object3D, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
-import { useApp, useSession } from '../state/app-context';
+import { useApp, usePicture, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
 import { screenPicture } from './screen-picture';
+import type { Eye } from './lens-change';
+import { Occlusion } from './occlusion';
 import { StillLayer } from './still-layer';
+import { useRest } from './use-rest';
 import { useMovingRuns } from './use-moving-runs';
 
 /** Milliseconds that a picture takes: slower ones are drawn coarser while something moves, quicker ones finer again. */
@@ -29,7 +32,8 @@ export function Quality() {
   const [isTurned, setTurned] = useState(false);
   const isDragging = useSession((s) => s.isDragging);
   const isPlaying = useSession((s) => s.isPlaying);
-  const isMoving = isDragging || isTurned || isPlaying;
+  const isRiding = useSession((s) => s.ride !== undefined && !s.ride.isHeld);
+  const isMoving = isDragging || isTurned || isPlaying || isRiding;
   const share = useRef(1);
   const movesNow = useRef(false);
   const shareOfMoves = useRef<number>(undefined);
@@ -61,6 +65,10 @@ export function Quality() {
   const [copy] = useState(() => new CopyPicture());
   const [still] = useState(() => new StillLayer(copy));
   const smooth = useRef<WebGLRenderTarget>(undefined);
+  const isShown = usePicture((s) => s.picture) === 'show';
+  const [occlusion] = useState(() => new Occlusion());
+  const rest = useRest(invalidate);
+  useEffect(() => () => occlusion.dispose(), [occlusion]);
   useEffect(
     () => () => {
       copy.dispose();
@@ -88,8 +96,14 @@ export function Quality() {
       still.dispose();
     }
     if (isSmooth) {
+      const isRested = isShown && !isMoving && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
+      const distance = camera.position.distanceTo(controls?.target ?? camera.position);
+      const shade = isRested
+        ? { texture: occlusion.draw(gl, scene, camera, smooth.current!, distance), camera: camera as Eye, distance }
+        : undefined;
       gl.setRenderTarget(null);
-      copy.draw(gl, smooth.current!);
+      copy.draw(gl, smooth.current!, shade);
+      if (isShown && !isMoving && !isRested) rest.begin();
     }
     if (isKeptAnew) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {

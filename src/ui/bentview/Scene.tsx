@@ -9,6 +9,10 @@ import { WipeContext } from '../compare/wipe';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { courseView, type ResultsState, type RunResult } from '../state/results-store';
 import { AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
+import { PlaceGround } from '../place/PlaceGround';
+import { Sky } from '../place/Sky';
+import { usePlace } from '../place/use-place';
+import { Water } from '../place/Water';
 import { TOKENS } from '../tokens';
 import { ContextGuard } from './ContextGuard';
 import { FrameComb } from './FrameComb';
@@ -19,6 +23,7 @@ import { LensKeeper } from './LensKeeper';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
 import { Quality } from './Quality';
+import { RideCamera } from './RideCamera';
 import { CourseMesh } from './CourseMesh';
 import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
@@ -51,6 +56,9 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
   const selected = useRun();
   const results = useResults((s) => s.results);
   const view = useSession((s) => s.view);
+  const isFlat = useSession((s) => s.isFlat);
+  const lookFrom = useSession((s) => s.lookFrom);
+  const isRiding = useSession((s) => s.ride !== undefined);
   const set = useSet();
   const onCell = useCallback((cell: number) => set({ cell }), [set]);
   const tool = useSession((s) => s.tool);
@@ -72,6 +80,9 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
     [shown, empty],
   );
   const sphere = useMemo(() => boundingSphere(box), [box]);
+  const place = usePlace();
+  const ground = place.groundHeight ?? Math.min(0, box.min[1]);
+  const hasGround = place.isShown && place.ground !== null;
   const own = shown.find(({ run }) => run.id === selected?.id);
   const guide = useSession((s) => s.guide);
   const places = useMemo(() => {
@@ -103,11 +114,23 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         framing={framing.count * 2 + (late === framing.count ? 1 : 0)}
         places={places}
         sphere={sphere}
+        isFlat={isFlat}
+        lookFrom={lookFrom}
         toolbar={TOOLBAR}
-        isStill={tool === 'freehand' || tool === 'choose'}
+        isStill={tool === 'freehand' || tool === 'choose' || isRiding}
       />
-      <Lights {...sphere} />
-      <Ground height={Math.min(0, box.min[1])} sphere={sphere} hasGrid={!isResultOnly} onCell={onCell} />
+      <Lights sphere={sphere} place={place} />
+      {place.isShown && <Sky place={place} sphere={sphere} />}
+      {place.isShown && place.ground && <PlaceGround finish={place.ground} height={ground} sphere={sphere} />}
+      {place.isShown && place.water !== null && <Water place={place} level={place.water} sphere={sphere} />}
+      <Ground
+        height={ground}
+        sphere={sphere}
+        hasGrid={!isResultOnly && !hasGround}
+        hasShadow={!hasGround}
+        isPaper={place.isShown}
+        onCell={onCell}
+      />
       {held?.seen !== 'A' && (
         <WipeContext value={held?.seen === 'both' ? [held.edge, 1] : undefined}>
           <RunMeshes shown={shown} />
@@ -129,8 +152,12 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
           <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
         ))}
       <group userData={AS_GUIDE}>
-        {!isResultOnly && <GuideMeshes viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />}
+        <GuideMeshes scenery viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+        {!isResultOnly && (
+          <GuideMeshes scenery={false} viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+        )}
       </group>
+      <RideCamera />
       <LensKeeper />
       <Quality />
       <ContextGuard onAnew={anew} />

@@ -8,6 +8,7 @@ import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
 import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
+import { useLineDrawing } from './line-drawing';
 import { topologyGeometry } from './topology-geometry';
 import { useMaterials } from './use-materials';
 
@@ -38,20 +39,38 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
   }, [geometry, positions, normals, box, invalidate]);
 
   const materials = useMaterials(surface, topology.colours !== undefined);
+  const lines = useLineDrawing({ positions, indices: topology.indices });
+  useLayoutEffect(() => {
+    lines?.edges.setAttribute('position', geometry.getAttribute('position'));
+    invalidate();
+  }, [lines, geometry, positions, invalidate]);
   const wipe = useWipe();
 
   if (positions.length === 0) return null;
   return (
-    <mesh
-      geometry={geometry}
-      material={materials}
-      position={origin ?? NOWHERE_ELSE}
-      userData={{ run }}
-      castShadow
-      receiveShadow
-      dispose={null}
-      {...wipe}
-    />
+    <>
+      <mesh
+        geometry={geometry}
+        material={lines?.clay ?? materials}
+        position={origin ?? NOWHERE_ELSE}
+        userData={{ run }}
+        castShadow
+        receiveShadow
+        dispose={null}
+        {...wipe}
+      />
+      {lines && (
+        <mesh
+          geometry={lines.edges}
+          material={lines.wire}
+          position={origin ?? NOWHERE_ELSE}
+          frustumCulled={false}
+          raycast={() => null}
+          dispose={null}
+          {...wipe}
+        />
+      )}
+    </>
   );
 }
 

@@ -4,13 +4,11 @@ import { Lightformer } from '@react-three/drei';
 import { createPortal, useThree } from '@react-three/fiber';
 import { memo, useLayoutEffect, useState } from 'react';
 import { Scene } from 'three';
+import type { SkyLight } from '../place/sky-light';
 import { SmallPmrem } from './small-pmrem';
 
-/** How bright the surrounding light is. */
-const INTENSITY = 0.62;
-
-/** A neutral light from all around. Made once: without props it is not made again with every change of the scene. */
-export const Surroundings = memo(function Surroundings() {
+/** A light from all around, of the sky's colours. It is not made again with every change of the scene. */
+export const Surroundings = memo(function Surroundings({ light: { zenith, horizon, ambient } }: { light: SkyLight }) {
   const [room] = useState(() => new Scene());
   const { gl, scene, invalidate } = useThree();
   useLayoutEffect(() => {
@@ -18,20 +16,23 @@ export const Surroundings = memo(function Surroundings() {
     const light = generator.fromScene(room);
     generator.dispose();
     scene.environment = light.texture;
-    scene.environmentIntensity = INTENSITY;
     invalidate();
     return () => {
       scene.environment = null;
       light.dispose();
     };
-  }, [gl, scene, room, invalidate]);
+  }, [gl, scene, room, zenith, horizon, invalidate]);
+  useLayoutEffect(() => {
+    scene.environmentIntensity = ambient;
+    invalidate();
+  }, [scene, ambient, invalidate]);
   return createPortal(
     <>
-      <color attach="background" args={['#d9dcdd']} />
+      <color attach="background" args={[horizon]} />
       <Lightformer
         form="rect"
         intensity={2.2}
-        color="#ffffff"
+        color={zenith}
         position={[0, 8, 0]}
         scale={[14, 14, 1]}
         rotation-x={Math.PI / 2}

@@ -3,15 +3,15 @@
 import { OrbitControls, OrthographicCamera, PerspectiveCamera } from '@react-three/drei';
 import { useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useRef } from 'react';
-import { Vector3, type OrthographicCamera as Ortho, type PerspectiveCamera as Perspective } from 'three';
+import { Vector3 } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import type { ViewName } from '../state/session-store';
+import type { Look, ViewName } from '../state/session-store';
 import type { Vec3 } from '../../core/math/vec3';
 import { fitCamera } from './fit-camera';
+import { FOV, placeLens, sightOf, type Eye, type EyeSight } from './lens-change';
 import { useWheelSpeed } from './use-wheel-speed';
 import type { Sphere } from './scene-box';
 
-const FOV = 36;
 /** From the middle of the scene towards the camera. The plan is seen from above with a breath of tilt, so that up is defined. */
 const DIRECTIONS: Readonly<Record<ViewName, readonly [number, number, number]>> = {
   free: [0.36, 0.56, 0.86],
@@ -22,9 +22,13 @@ const DIRECTIONS: Readonly<Record<ViewName, readonly [number, number, number]>> 
 
 export interface ViewCameraProps {
   readonly view: ViewName;
+  /** Without perspective in the free view too. */
+  readonly isFlat?: boolean;
   /** Frames `places` anew whenever this number changes. */
   readonly framing: number;
   readonly places: readonly Vec3[];
+  /** A view that was asked for. */
+  readonly lookFrom?: Look | undefined;
   /** Round the whole scene: how near and far the camera must see. */
   readonly sphere: Sphere;
   /** Pixels at the top that things lie over. */
@@ -34,13 +38,16 @@ export interface ViewCameraProps {
 }
 
 /** A camera that turns freely, or looks straight from above, the front or the side without perspective. */
-export function ViewCamera({ view, framing, sphere, places, toolbar = 0, isStill = false }: ViewCameraProps) {
-  const camera = useThree((s) => s.camera) as Perspective | Ortho;
+export function ViewCamera(props: ViewCameraProps) {
+  const { view, isFlat = false, framing, lookFrom, sphere, places, toolbar = 0, isStill = false } = props;
+  const camera = useThree((s) => s.camera) as Eye;
   const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
   const invalidate = useThree((s) => s.invalidate);
   const latest = useRef({ sphere, places });
-  const fitted = useRef('');
+  const done = useRef({ view, framing: -1, look: 0 });
+  const sight = useRef<EyeSight>(undefined);
+  const wantsFlat = view !== 'free' || isFlat;
   // Before the next picture: one that is drawn with the size of before may cut off what has just grown.
   useLayoutEffect(() => {
     latest.current = { sphere, places };
@@ -48,42 +55,44 @@ export function ViewCamera({ view, framing, sphere, places, toolbar = 0, isStill
 
   useEffect(() => {
     // Camera and controls follow the view a render later: wait until all three belong together.
-    const isFlat = 'isOrthographicCamera' in camera;
-    if (!controls || controls.object !== camera || isFlat === (view === 'free')) return;
-    // A window of another size is no reason to look elsewhere.
-    const asked = `${view} ${framing}`;
-    if (fitted.current === asked) return;
-    fitted.current = asked;
-    const direction = new Vector3(...DIRECTIONS[view]).normalize();
-    controls.target.copy(
-      fitCamera(camera, direction, latest.current.places, width / height, {
-        above: toolbar / height,
-        below: 0,
-      }),
-    );
+    if (!controls || controls.object !== camera || 'isOrthographicCamera' in camera !== wantsFlat) return;
+    const before = done.current;
+    const look = lookFrom?.count ?? 0;
+    done.current = { view, framing, look };
+    if (look !== before.look && lookFrom)
+      controls.target.copy(placeLens(camera, { eye: new Vector3(...lookFrom.position), target: new Vector3(...lookFrom.target) })); // prettier-ignore
+    else if (view !== before.view || framing !== before.framing) {
+      const direction = new Vector3(...DIRECTIONS[view]).normalize();
+      const room = { above: toolbar / height, below: 0 };
+      controls.target.copy(fitCamera(camera, direction, latest.current.places, width / height, room));
+    }
+    // A lens of another kind looks from where the other one did; a window of another size is no reason to look elsewhere.
+    else if (sight.current && sight.current.lens !== camera) controls.target.copy(placeLens(camera, sight.current));
+    else return;
     controls.update();
     invalidate();
-  }, [camera, controls, view, framing, width, height, toolbar, invalidate]);
+  }, [camera, controls, view, wantsFlat, framing, lookFrom, width, height, toolbar, invalidate]);
 
   useWheelSpeed();
 
   useFrame(({ camera }) => {
+    const lens = camera as Eye;
     const { centre, radius } = latest.current.sphere;
     const distance = camera.position.distanceTo(new Vector3(...centre));
-    const near = view === 'free' ? Math.max(distance - radius * 1.6, distance * 0.01, 0.001) : 0.01;
-    const far = distance + radius * 8;
-    const lens = camera as Perspective | Ortho;
+    const near = 'isPerspectiveCamera' in lens ? Math.max(distance - radius * 1.6, Math.min(distance * 0.01, 0.2), 0.001) : 0.01; // prettier-ignore
+    const far = distance + radius * 26; // as far as the ground goes
     if (Math.abs(lens.near - near) > near * 0.05 || Math.abs(lens.far - far) > far * 0.05) {
       lens.near = near;
       lens.far = far;
       lens.updateProjectionMatrix();
     }
+    if (controls?.object === lens) sight.current = sightOf(lens, controls.target);
   });
 
   return (
     <>
-      <PerspectiveCamera makeDefault={view === 'free'} fov={FOV} />
-      <OrthographicCamera makeDefault={view !== 'free'} />
+      <PerspectiveCamera makeDefault={!wantsFlat} fov={FOV} />
+      <OrthographicCamera makeDefault={wantsFlat} />
       <OrbitControls
         makeDefault
         enabled={!isStill}

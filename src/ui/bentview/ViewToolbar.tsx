@@ -5,16 +5,11 @@ import CropFreeOutlined from '@mui/icons-material/CropFreeOutlined';
 import VisibilityOutlined from '@mui/icons-material/VisibilityOutlined';
 import { Box, IconButton, ToggleButton, ToggleButtonGroup, Tooltip } from '@mui/material';
 import { memo } from 'react';
+import { LookMenu } from '../place/LookMenu';
+import { PictureMenu } from '../place/PictureMenu';
 import { SnapButton } from './SnapButton';
 import { useApp, useSession, useSet } from '../state/app-context';
-import type { ToolName, ViewName } from '../state/session-store';
-
-const VIEWS: readonly { value: ViewName; label: string }[] = [
-  { value: 'free', label: 'Free' },
-  { value: 'above', label: 'Above' },
-  { value: 'front', label: 'Front' },
-  { value: 'side', label: 'Side' },
-];
+import type { ToolName } from '../state/session-store';
 
 const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
   {
@@ -41,7 +36,6 @@ const FRAMINGS = [
 /** What the pointer does, from where one looks, and framing. */
 export const ViewToolbar = memo(function ViewToolbar() {
   const tool = useSession((s) => s.tool);
-  const view = useSession((s) => s.view);
   const isResultOnly = useSession((s) => s.isResultOnly);
   const set = useSet();
   const { session } = useApp();
@@ -61,19 +55,8 @@ export const ViewToolbar = memo(function ViewToolbar() {
           </Tooltip>
         ))}
       </ToggleButtonGroup>
-      <ToggleButtonGroup
-        exclusive
-        aria-label="View"
-        value={view}
-        sx={group}
-        onChange={(_, next: ViewName | null) => next && set({ view: next })}
-      >
-        {VIEWS.map(({ value, label }) => (
-          <ToggleButton key={value} value={value}>
-            {label}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <LookMenu />
+      <PictureMenu />
       {FRAMINGS.map(({ what, label, keyName, Icon }) => (
         <Tooltip key={what} title={`${label} (${keyName})`}>
           <IconButton

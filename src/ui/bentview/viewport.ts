@@ -1,6 +1,8 @@
 import { Box3, Plane, Raycaster, Vector2, Vector3, type Camera, type Intersection, type Object3D } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 
+const AXES: readonly Vec3[] = [[1, 0, 0], [0, 1, 0], [0, 0, 1]]; // prettier-ignore
+
 export interface ScreenPoint {
   /** Pixels from the view's top left corner. */
   readonly x: number;
@@ -121,16 +123,23 @@ export class Viewport {
     return [...this.#middles.values()].flat();
   }
 
-  /** Corners of a guide's box, or of all guides'. */
+  /** Corners of a guide's box, or of all guides' that are no scenery. */
   guideCorners(id?: string): Vec3[] {
     const corners: Vec3[] = [];
     this.#scene?.traverse((object) => {
-      if (!object.userData.guide || (id !== undefined && object.userData.guide !== id)) return;
+      const { guide, isScenery } = object.userData;
+      if (!guide || (id === undefined ? isScenery : guide !== id)) return;
       const { min, max } = new Box3().setFromObject(object);
       for (const x of [min.x, max.x])
         for (const y of [min.y, max.y]) for (const z of [min.z, max.z]) corners.push([x, y, z]);
     });
     return corners;
+  }
+
+  /** Where the scene's axes point on the screen, right and up, and towards the eye: unit vectors. */
+  axesOnScreen(): readonly Vec3[] {
+    const turn = this.#camera ? this.#camera.quaternion.clone().invert() : undefined;
+    return AXES.map((axis) => (turn ? new Vector3(...axis).applyQuaternion(turn).toArray() : axis));
   }
 
   #aim(x: number, y: number): boolean {

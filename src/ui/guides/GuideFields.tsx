@@ -3,10 +3,13 @@
 import { Box, TextField } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
-import { changeGuide } from '../../project/commands/guides';
+import { changeGuide, setGuideFinish } from '../../project/commands/guides';
+import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import type { Address } from '../../project/keys/address';
 import type { Guide } from '../../project/schema';
+import { Fold } from '../fields/Fold';
 import { NumberField } from '../fields/NumberField';
+import { PlainFinishFields } from '../fields/PlainFinishFields';
 import { PlaceField } from '../fields/PlaceField';
 import { SwitchField } from '../fields/SwitchField';
 import { UnitField } from '../fields/UnitField';
@@ -14,6 +17,8 @@ import { useEdit } from '../state/app-context';
 import { PathFromEdges } from './PathFromEdges';
 import { WindFields } from './WindFields';
 
+/** What it looks like to begin with. */
+const STONE: PlainFinish = { colour: '#b3aa98', roughness: 0.95, metalness: 0, bump: 1, repeat: 1.5, texture: null };
 const TURNS = ['x', 'y', 'z'].map((axis) => `Turned about ${axis}`);
 /** Metres that a guide asks runs to keep away when that is switched on. */
 const CLEARANCE = 0;
@@ -29,6 +34,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
     void box.current?.scrollIntoView({ block: 'nearest' }); // some browsers give a promise, which is no clean-up
   }, []);
   const put = (change: Partial<Guide>) => edit((project) => changeGuide(project, guide.id, change));
+  const wear = (finish?: PlainFinish) => edit((project) => setGuideFinish(project, guide.id, finish));
   const { shape, position, turn, clearance } = guide;
   const keys = ['guides', guide.id];
   return (
@@ -82,6 +88,14 @@ export function GuideFields({ guide }: { guide: Guide }) {
           />
         )}
       </Box>
+      <Fold title="Look" summary={guide.finish ? guide.finish.colour : 'pale, seen through'}>
+        <SwitchField
+          label="It looks like something"
+          value={guide.finish !== undefined}
+          onChange={(on) => put({ finish: on ? STONE : undefined })}
+        />
+        {guide.finish && <PlainFinishFields finish={guide.finish} onChange={wear} />}
+      </Fold>
       {isRound(shape) && <WindFields guide={guide} />}
       <PathFromEdges guide={guide} />
     </Box>

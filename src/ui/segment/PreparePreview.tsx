@@ -11,6 +11,7 @@ import type { PrepareSpec } from '../../core/segment/segment-spec';
 import type { SegmentView } from '../../engine/segment-view';
 import { ContextGuard } from '../bentview/ContextGuard';
 import { FrameReporter } from '../bentview/FrameReporter';
+import { useTable } from '../place/use-place';
 import { Lights } from '../bentview/Lights';
 import { SurfaceMesh } from '../bentview/SurfaceMesh';
 import { boundingSphere } from '../bentview/scene-box';
@@ -33,6 +34,7 @@ export interface PreparePreviewProps {
 export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePreviewProps) {
   const [viewport] = useState(() => new Viewport());
   const [made, anew] = useReducer((count: number) => count + 1, 0);
+  const table = useTable();
   const { mode } = useColorScheme();
   const tokens = TOKENS[mode === 'dark' ? 'dark' : 'light'];
   const { min, max } = view.box;
@@ -91,7 +93,7 @@ export function PreparePreview({ view, prepare, onPick, onPaint }: PreparePrevie
       >
         <ViewCamera view="free" framing={framing} places={places} sphere={sphere} isStill={onPaint !== undefined} />
         <ContextGuard onAnew={anew} />
-        <Lights {...sphere} />
+        <Lights sphere={sphere} place={table} />
         <group
           onClick={(event: ThreeEvent<MouseEvent>) => onPick?.(event.point.toArray())}
           onPointerDown={(event) => paint(event)}

@@ -19,6 +19,7 @@ import {
   type CourseView,
 } from './results-store';
 import { createLanesStore, type LanesStore } from './lanes-store';
+import { createPictureStore, type PictureState, type PictureStore } from './picture-store';
 import { CRASHED, tellIn, type Tell } from './tell';
 import { chosenPoints, createSessionStore, type SessionState, type SessionStore } from './session-store';
 
@@ -35,6 +36,7 @@ export interface AppServices {
   readonly baker: ComputeClient;
   readonly lens: Lens;
   readonly lanes: LanesStore;
+  readonly picture: PictureStore;
 }
 
 export const AppContext = createContext<AppServices | undefined>(undefined);
@@ -68,6 +70,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
           baker,
           lens: new Lens(),
           lanes: createLanesStore(),
+          picture: createPictureStore(),
         });
       },
       (error: unknown) => session.getState().notify(String(error), { kind: 'error', stays: true }),
@@ -92,6 +95,7 @@ export function useApp(): AppServices {
 
 export const useProject = <T,>(select: (state: DocumentState) => T): T => useStore(useApp().document, select);
 export const useSession = <T,>(select: (state: SessionState) => T): T => useStore(useApp().session, select);
+export const usePicture = <T,>(select: (state: PictureState) => T): T => useStore(useApp().picture, select);
 export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);
 export const useEdit = (): DocumentState['edit'] => useApp().document.getState().edit;
 export const useNotify = (): SessionState['notify'] => useApp().session.getState().notify;

@@ -12,6 +12,7 @@ import { AppContext, useChosen, useGesture, useRun, type AppServices } from './a
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
 import { createLanesStore } from './lanes-store';
+import { createPictureStore } from './picture-store';
 import type { Keeper } from './keeper';
 import { createResultsStore } from './results-store';
 import { createSessionStore } from './session-store';
@@ -38,6 +39,7 @@ function app(api: object = {}) {
     baker: { call } as unknown as ComputeClient,
     lens: new Lens(),
     lanes: createLanesStore(),
+    picture: createPictureStore(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (
     <AppContext value={services}>

@@ -25,6 +25,22 @@ export interface Snapping {
   readonly clearance: number;
 }
 
+/** A place to look from and one to look at, metres. */
+export interface Look {
+  readonly position: Vec3;
+  readonly target: Vec3;
+  readonly count: number;
+}
+
+export interface Ride {
+  readonly speed: number;
+  readonly isHeld: boolean;
+  /** Metres: where it is put; it goes on from there. */
+  readonly station: number;
+  /** Counts up when it is put somewhere. */
+  readonly count: number;
+}
+
 /** Where the project stands with the browser's storage. */
 export type SaveState =
   | { readonly kind: 'saved'; readonly at: number }
@@ -78,6 +94,12 @@ export interface SessionState {
   readonly view: ViewName;
   /** Counts up to ask the view to frame everything, the selected run, or the chosen guide. */
   readonly framing: { readonly what: 'run' | 'all' | 'guide'; readonly count: number };
+  /** Looked at without perspective, whichever way one looks. */
+  readonly isFlat: boolean;
+  /** A view that was asked for, by count. */
+  readonly lookFrom: Look | undefined;
+  /** The camera rides along the selected run, so many metres a second; undefined = it does not. */
+  readonly ride: Ride | undefined;
   /** The graphics of the bent view are lost for the moment. */
   readonly isViewLost: boolean;
   /** Something in the bent view is being dragged. */
@@ -139,6 +161,9 @@ export const createSessionStore = (): SessionStore =>
     tool: 'shape',
     view: 'free',
     framing: { what: 'run', count: 0 },
+    isFlat: false,
+    lookFrom: undefined,
+    ride: undefined,
     isViewLost: false,
     isDragging: false,
     station: undefined,
@@ -166,7 +191,8 @@ export const createSessionStore = (): SessionStore =>
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
         ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
-        ...('projectId' in change && { held: undefined }), // of another project
+        ...('projectId' in change && { held: undefined, lookFrom: undefined }), // of another project
+        ...(('run' in change || 'projectId' in change || 'view' in change) && { ride: undefined }),
         ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
         ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
       }),

@@ -1,6 +1,6 @@
-import type { Image, Material, Mesh, Part } from '../../mesh/mesh';
+import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../../mesh/mesh';
 import { paint } from '../colour';
-import type { FinishSpec } from './finish-spec';
+import type { FinishSpec, PlainFinish } from './finish-spec';
 import { metricUvs } from './metric-uvs';
 
 /** The images of a texture, ready to be worn; absent where there is none. */
@@ -37,6 +37,13 @@ export function applyFinishes(
   const textured = isBrought ? parts.filter(({ name }) => worn.get(name)?.texture) : [];
   const uvs = textured.length > 0 ? metricUvs(mesh, textured) : mesh.uvs;
   return { ...mesh, uvs, parts, materials, images };
+}
+
+/** The material of what has no parts, with its images: textures lie on it by the metre. */
+export function plainSurface(finish: PlainFinish, texture: TextureImages | undefined) {
+  const images: Image[] = [];
+  const whole: FinishSpec = { ...finish, part: 'Whole', turn: 0, shiftAlong: 0, shiftRound: 0, fit: 'onward' };
+  return { materials: [finishedMaterial(PLAIN_MATERIAL, whole.part, 1, whole, texture, images)], images };
 }
 
 function finishedMaterial(

@@ -37,5 +37,16 @@ export const finishSpecSchema = z.strictObject({
   fit: z.enum(['whole', 'onward']),
 });
 
+/** How something looks that has no parts: the ground, a guide. Textures lie on it by the metre. */
+export const plainFinishSchema = finishSpecSchema.pick({
+  colour: true,
+  roughness: true,
+  metalness: true,
+  bump: true,
+  texture: true,
+  repeat: true,
+});
+
+export type PlainFinish = z.infer<typeof plainFinishSchema>;
 export type TextureSpec = z.infer<typeof textureSpecSchema>;
 export type FinishSpec = z.infer<typeof finishSpecSchema>;

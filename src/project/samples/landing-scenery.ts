@@ -1,0 +1,122 @@
+import type { GuideBodyName } from '../../core/guides/guide-spec';
+import type { Vec3 } from '../../core/math/vec3';
+import type { PlainFinish } from '../../core/segment/finish/finish-spec';
+import type { PatternName } from '../../core/segment/finish/registry';
+import { FINISH_DEFAULTS } from '../defaults';
+import type { PlaceSpec, SavedCamera } from '../place-spec';
+import type { Guide } from '../schema';
+
+const plain = (colour: string, change: Partial<PlainFinish> = {}): PlainFinish => {
+  const { roughness, metalness, bump, texture, repeat } = FINISH_DEFAULTS;
+  return { ...{ roughness, metalness, bump, texture, repeat }, colour, ...change };
+};
+const patterned = (colour: string, pattern: PatternName, repeat: number, contrast = 0.5): PlainFinish =>
+  plain(colour, { texture: { from: 'pattern', pattern, seed: 2, contrast }, repeat, roughness: 0.95 });
+
+const GRASS = patterned('#a3ab6f', 'grass', 2.2, 0.5);
+const MUD = patterned('#9a8b70', 'sand', 6, 0.45);
+const WOOD = patterned('#a98f6d', 'planks', 1.2, 0.55);
+const STONE = patterned('#b3aa98', 'stones', 1.6, 0.45);
+const WHITE = patterned('#ece6d8', 'planks', 1.4, 0.18);
+const RED = patterned('#a4513f', 'planks', 1.1, 0.3);
+const SLATE = patterned('#5d6468', 'stones', 1.1, 0.4);
+const STEEL = plain('#59646b', { roughness: 0.5, metalness: 0.7 });
+const HULL = plain('#31505f', { roughness: 0.55 });
+
+/** Metres: the bed of the marsh, and its water at half tide. */
+const BED = -1.1;
+const WATER = -0.3;
+
+export const LANDING_PLACE: PlaceSpec = {
+  sun: { bearing: 2.35, height: 0.62 },
+  mist: 160,
+  ground: MUD,
+  groundHeight: BED,
+  water: WATER,
+};
+
+export const LANDING_CAMERAS: readonly SavedCamera[] = [
+  { id: 'from-the-shore', name: 'From the shore', position: [-52, 9, 42], target: [-6, 0, 2] },
+  { id: 'landing-stage', name: 'The landing stage', position: [60.5, 4.6, 21], target: [47, 0.9, 3] },
+  { id: 'beacon', name: 'Beacon', position: [10.5, 5.2, -13.5], target: [20, 2.6, -26] },
+  { id: 'hut-and-mast', name: 'Hut and mast', position: [30.5, 4.4, 4.5], target: [38, 2.5, -8.5] },
+  { id: 'fire-pit', name: 'Fire pit', position: [28.5, 4.6, -30.5], target: [21.4, 1.2, -35.2] },
+  { id: 'fence', name: 'Shore fence', position: [-34, 3.6, 41.5], target: [-25.5, 0.6, 31] },
+];
+
+const scenery = (
+  id: string,
+  name: string,
+  kind: GuideBodyName,
+  sizes: Record<string, number>,
+  position: Vec3,
+  finish: PlainFinish,
+  turn: Vec3 = [0, 0, 0],
+): Guide => ({
+  ...{ id, name, visible: true, shape: { from: 'body', kind, sizes }, position, turn, clearance: null, finish },
+});
+
+/** About y, so that what looks along +z looks at the causeway. */
+const HUT_TURN = -0.666;
+const HUT: Vec3 = [43.9, 0.6, -14.8];
+/** A place counted from the hut: to its right, up, and towards its front. */
+const atHut = (right: number, up: number, front: number): Vec3 => [
+  HUT[0] + right * Math.cos(HUT_TURN) + front * Math.sin(HUT_TURN),
+  HUT[1] + up,
+  HUT[2] - right * Math.sin(HUT_TURN) + front * Math.cos(HUT_TURN),
+];
+const hut = (
+  id: string,
+  name: string,
+  kind: GuideBodyName,
+  sizes: Record<string, number>,
+  at: Vec3,
+  finish: PlainFinish,
+): Guide =>
+  // prettier-ignore
+  scenery(id, name, kind, sizes, atHut(...at), finish, [0, HUT_TURN, 0]);
+
+const WALL = 0.12;
+
+/** What stands about the landing's runs: shores, stage, hut, beacon, the ferry's bow and the dredger. */
+export const SCENERY: readonly Guide[] = [
+  scenery('shore', 'Shore', 'mound', { x: 54, y: 0.95, z: 84, bank: 14, rough: 0.05, seed: 5 }, [-60, BED, 14], GRASS),
+  scenery('fence-bank', 'Fence bank', 'mound', { x: 34, y: 2.3, z: 15, bank: 17, rough: 0.03, seed: 8 }, [-28.5, BED, 31.6], GRASS), // prettier-ignore
+  scenery('point', 'Beacon point', 'mound', { x: 44, y: 2.15, z: 30, bank: 6, rough: 0.04, seed: 4 }, [22, BED, -33], GRASS), // prettier-ignore
+  scenery('quay', 'Quay', 'mound', { x: 36, y: 1.66, z: 30, bank: 5, rough: 0.03, seed: 6 }, [38, BED, -9], GRASS),
+  scenery('reeds', 'Mud bank', 'mound', { x: 26, y: 0.95, z: 13, bank: 6, rough: 0.06, seed: 9 }, [-12, BED, 2], GRASS),
+  scenery('far-bank', 'Far bank', 'mound', { x: 150, y: 1.6, z: 40, bank: 12, rough: 0.2, seed: 12 }, [20, BED, -112], GRASS), // prettier-ignore
+  scenery('mast-foot', 'Foot of the mast', 'box', { x: 0.7, y: 0.6, z: 0.7 }, [34, 0.48, -4], STONE),
+  scenery('stage', 'Landing stage', 'stage', { x: 13, y: 2.15, z: 5 }, [47.2, BED, 4], WOOD),
+  scenery('bollard', 'Bollard', 'post', { radius: 0.16, height: 0.8 }, [44.5, 1.05, 2.4], STEEL),
+  hut('hut-floor', 'Floor of the hut', 'box', { x: 3.4, y: 0.12, z: 2.8 }, [0, 0, 0], WOOD),
+  hut('hut-back', 'Back of the hut', 'box', { x: 3.2, y: 2.5, z: WALL }, [0, 0.12, -1.24], WHITE),
+  hut('hut-left', 'Left wall of the hut', 'box', { x: WALL, y: 2.5, z: 2.6 }, [-1.54, 0.12, 0], WHITE),
+  hut('hut-right', 'Right wall of the hut', 'box', { x: WALL, y: 2.5, z: 2.6 }, [1.54, 0.12, 0], WHITE),
+  hut('hut-counter', 'Counter', 'box', { x: 2.96, y: 1, z: 0.3 }, [0, 0.12, 1.1], RED),
+  hut('hut-lintel', 'Front of the hut', 'box', { x: 3.2, y: 0.4, z: WALL }, [0, 2.22, 1.24], RED),
+  hut('hut-roof', 'Roof of the hut', 'gable', { x: 3.8, y: 1, z: 3.4 }, [0, 2.62, 0], SLATE),
+  scenery('beacon-tower', 'Beacon', 'post', { radius: 0.85, height: 5.1 }, [20, 0.95, -25], WHITE),
+  scenery('beacon-band', 'Band of the beacon', 'post', { radius: 0.87, height: 0.9 }, [20, 3.1, -25], RED),
+  scenery('beacon-gallery', 'Gallery', 'disc', { radius: 1.25, thickness: 0.14 }, [20, 6.02, -25], STEEL),
+  scenery('beacon-lamp', 'Lamp of the beacon', 'post', { radius: 0.5, height: 0.95 }, [20, 6.1, -25], plain('#f2d58a', { roughness: 0.25 })), // prettier-ignore
+  scenery('beacon-cap', 'Cap of the beacon', 'ball', { radius: 0.62 }, [20, 7.1, -25], RED),
+  scenery('pump-room', 'Pump house', 'box', { x: 2.2, y: 1.9, z: 2.4 }, [14.39, 0.95, -31.89], STONE, [0, Math.PI / 4, 0]), // prettier-ignore
+  scenery('pump-roof', 'Roof of the pump house', 'gable', { x: 3, y: 0.9, z: 2.9 }, [14.28, 2.85, -31.78], SLATE, [0, Math.PI / 4, 0]), // prettier-ignore
+  scenery('fire-stones', 'Fire pit', 'disc', { radius: 0.7, thickness: 0.16 }, [23.6, 1.1, -35.9], plain('#4b4641')),
+  scenery('ferry', 'Ferry', 'hull', { x: 13, y: 1.75, z: 4.2 }, [48.7, -0.5, 12.7], HULL),
+  scenery('ferry-house', 'Wheelhouse', 'box', { x: 2.6, y: 1.9, z: 2.4 }, [45, 1.2, 12.7], WHITE),
+  scenery('ferry-roof', 'Roof of the wheelhouse', 'box', { x: 3, y: 0.12, z: 2.8 }, [45, 3.1, 12.7], RED),
+  scenery('ferry-cleat', 'Cleat', 'box', { x: 0.5, y: 0.5, z: 0.16 }, [52.4, 1.4, 11.05], STEEL),
+  scenery('ferry-roller', 'Bow roller', 'box', { x: 0.5, y: 0.9, z: 0.34 }, [54.85, 1.3, 12.5], STEEL),
+  scenery('ferry-pump', 'Pump', 'box', { x: 0.5, y: 0.75, z: 0.5 }, [50.2, 1.05, 13.35], STEEL),
+  ...[2.75, 5.25].map((z, i) =>
+    scenery(`float-${i}`, `Dredger’s float ${i + 1}`, 'box', { x: 8.5, y: 0.85, z: 1.3 }, [58.6, -0.62, z], HULL),
+  ),
+  scenery('dredger-house', 'Dredger’s engine house', 'box', { x: 2, y: 1.7, z: 3.6 }, [55.6, 0.23, 4], RED),
+  scenery('dredger-roof', 'Roof of the engine house', 'box', { x: 2.4, y: 0.12, z: 4 }, [55.6, 1.93, 4], SLATE),
+  ...[3.2, 4.8].map(
+    (z, i) =>
+    scenery(`dredger-post-${i}`, `Dredger’s post ${i + 1}`, 'box', { x: 0.22, y: 3.4, z: 0.16 }, [58.74, 0.2, z], STEEL), // prettier-ignore
+  ),
+];

@@ -1,0 +1,81 @@
+'use client';
+
+import { Box, Button, Divider, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { useApp, useRun, useSession, useSet } from '../state/app-context';
+import { PopoverButton } from '../fields/PopoverButton';
+import { SwitchField } from '../fields/SwitchField';
+import type { ViewName } from '../state/session-store';
+import { CameraList } from './CameraList';
+
+const VIEWS: readonly { value: ViewName; label: string }[] = [
+  { value: 'free', label: 'Free' },
+  { value: 'above', label: 'Above' },
+  { value: 'front', label: 'Front' },
+  { value: 'side', label: 'Side' },
+];
+
+/** Metres a second for a run of this length: half a minute for all of it, at a walk at the least where there is room. */
+const rideSpeed = (length: number): number => Number(Math.min(Math.max(length / 30, 0.01), 12).toPrecision(2));
+
+/** From where the scene is looked at: straight views, perspective, kept cameras, a ride along the run. */
+export function LookMenu() {
+  const view = useSession((s) => s.view);
+  const isFlat = useSession((s) => s.isFlat);
+  const ride = useSession((s) => s.ride);
+  const { results } = useApp();
+  const run = useRun();
+  const set = useSet();
+  const label = ride ? 'Riding' : VIEWS.find(({ value }) => value === view)!.label;
+  return (
+    <PopoverButton name="Looking" label={label} hint="From where you look: views, cameras, a ride along the run">
+      {(close) => (
+        <>
+          <ToggleButtonGroup
+            exclusive
+            fullWidth
+            aria-label="View"
+            value={view}
+            onChange={(_, next: ViewName | null) => {
+              if (next) set({ view: next });
+              close();
+            }}
+          >
+            {VIEWS.map((own) => (
+              <ToggleButton key={own.value} value={own.value}>
+                {own.label}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {view === 'free' && (
+            <Box sx={{ mt: 1 }}>
+              <SwitchField label="With perspective" value={!isFlat} onChange={(on) => set({ isFlat: !on })} />
+            </Box>
+          )}
+          <Divider sx={{ my: 2 }} />
+          <CameraList onLooked={close} />
+          {run && (
+            <>
+              <Divider sx={{ my: 2 }} />
+              <Button
+                fullWidth
+                color="secondary"
+                variant="outlined"
+                onClick={() => {
+                  const length = results.getState().results.get(run.id)?.path.length ?? 10;
+                  set({ view: 'free', isFlat: false });
+                  close();
+                  set({ ride: { speed: rideSpeed(length), isHeld: false, station: 0, count: 1 } });
+                }}
+              >
+                Ride along {run.name}
+              </Button>
+              <Typography variant="caption" color="text.secondary" sx={{ display: 'block', mt: 1 }}>
+                As one sees it who goes along it: twist and unevenness show.
+              </Typography>
+            </>
+          )}
+        </>
+      )}
+    </PopoverButton>
+  );
+}

@@ -1,0 +1,125 @@
+'use client';
+
+import { Box, Divider, ToggleButton, ToggleButtonGroup, Tooltip, Typography } from '@mui/material';
+import { placeOf, setPlace } from '../../project/commands/place';
+import type { PlaceSpec } from '../../project/place-spec';
+import type { PlainFinish } from '../../core/segment/finish/finish-spec';
+import { Fold } from '../fields/Fold';
+import { NumberField } from '../fields/NumberField';
+import { PlainFinishFields } from '../fields/PlainFinishFields';
+import { PopoverButton } from '../fields/PopoverButton';
+import { SwitchField } from '../fields/SwitchField';
+import { quantityText } from '../fields/quantity';
+import { useApp, useEdit, usePicture, useProject } from '../state/app-context';
+import type { PictureName } from '../state/picture-store';
+
+const PICTURES: readonly { value: PictureName; label: string; hint: string }[] = [
+  { value: 'work', label: 'Work', hint: 'Plain and quick' },
+  { value: 'show', label: 'Show', hint: 'Sky, ground, water, mist, and shade in corners as soon as all rests' },
+  { value: 'lines', label: 'Lines', hint: 'Rows and seams over clay' },
+];
+
+const SAND: PlainFinish = {
+  ...{ colour: '#b8a988', roughness: 0.95, metalness: 0, bump: 1, repeat: 4 },
+  texture: { from: 'pattern', pattern: 'sand', seed: 1, contrast: 0.4 },
+};
+const MIST = 200;
+
+/** How the view is drawn, and in what light and place. */
+export function PictureMenu() {
+  const { picture: store } = useApp();
+  const picture = usePicture((s) => s.picture);
+  const stored = useProject((s) => s.project.place);
+  const edit = useEdit();
+  const place = placeOf({ place: stored });
+  const put = (change: Partial<PlaceSpec>) => edit((project) => setPlace(project, change));
+  const { sun, mist, ground, groundHeight, water } = place;
+  const heights = { quantity: 'length', step: 0.05, min: -1e5, max: 1e5 } as const;
+  return (
+    <PopoverButton
+      name="Picture"
+      label={PICTURES.find(({ value }) => value === picture)!.label}
+      hint="How the view is drawn: work, show, lines; light, mist, ground and water"
+    >
+      {() => (
+        <>
+          <ToggleButtonGroup
+            exclusive
+            fullWidth
+            aria-label="Picture"
+            value={picture}
+            onChange={(_, next: PictureName | null) => next && store.getState().setPicture(next)}
+          >
+            {PICTURES.map(({ value, label, hint }) => (
+              <Tooltip key={value} describeChild title={hint}>
+                <ToggleButton value={value}>{label}</ToggleButton>
+              </Tooltip>
+            ))}
+          </ToggleButtonGroup>
+          <Divider sx={{ my: 2 }} />
+          <Typography variant="caption" color="text.secondary">
+            Light
+          </Typography>
+          <NumberField
+            label="Sun from (clockwise from north)"
+            quantity="angle"
+            step={Math.PI / 36}
+            min={-7}
+            max={7}
+            value={sun.bearing}
+            onChange={(bearing) => put({ sun: { ...sun, bearing } })}
+          />
+          <NumberField
+            label="Sun stands"
+            quantity="angle"
+            step={Math.PI / 90}
+            min={0.02}
+            max={Math.PI / 2}
+            value={sun.height}
+            onChange={(height) => put({ sun: { ...sun, height } })}
+          />
+          <Box sx={{ mt: 2 }}>
+            <Fold title="Mist" summary={mist === null ? 'clear' : `half is lost at ${quantityText(mist, 'length')}`}>
+              <SwitchField
+                label="There is mist"
+                value={mist !== null}
+                onChange={(on) => put({ mist: on ? MIST : null })}
+              />
+              {
+                mist !== null &&
+            <NumberField label="Half is lost at" quantity="length" step={5} min={1} max={1e6} value={mist} onChange={(next) => put({ mist: next })} /> // prettier-ignore
+              }
+            </Fold>
+            <Fold title="Ground" summary={ground ? ground.colour : 'plain'}>
+              <SwitchField
+                label="It looks like something"
+                value={ground !== null}
+                onChange={(on) => put({ ground: on ? SAND : null })}
+              />
+              {ground && <PlainFinishFields finish={ground} onChange={(next) => put({ ground: next })} />}
+              <SwitchField
+                label="Under all there is"
+                value={groundHeight === null}
+                onChange={(on) => put({ groundHeight: on ? null : 0 })}
+              />
+              {
+                groundHeight !== null &&
+            <NumberField label="Height" {...heights} value={groundHeight} onChange={(next) => put({ groundHeight: next })} /> // prettier-ignore
+              }
+            </Fold>
+            <Fold title="Water" summary={water === null ? 'none' : `at ${quantityText(water, 'length')}`}>
+              <SwitchField
+                label="There is water"
+                value={water !== null}
+                onChange={(on) => put({ water: on ? -0.2 : null })}
+              />
+              {water !== null && (
+                <NumberField label="Level" {...heights} value={water} onChange={(next) => put({ water: next })} />
+              )}
+            </Fold>
+          </Box>
+        </>
+      )}
+    </PopoverButton>
+  );
+}
