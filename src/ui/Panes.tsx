@@ -10,6 +10,9 @@ import { Group, Panel, Separator, usePanelRef } from 'react-resizable-panels';
 import { HEADING, HEIGHT } from './straightview/StraightView';
 
 const TICKET = 312;
+/** How narrow and how wide it may be drawn. */
+const LEAST_TICKET = 280;
+const MOST_TICKET = 560;
 const FOLDED_TICKET = 30;
 /** Below the ticket, for the button that folds it away. */
 const FOOT = 30;
@@ -33,12 +36,12 @@ export function Panes({ ticket, bentView, straightView }: PanesProps) {
       <Panel
         panelRef={ticketPanel}
         defaultSize={TICKET}
-        minSize={TICKET}
-        maxSize={TICKET}
+        minSize={LEAST_TICKET}
+        maxSize={MOST_TICKET}
         collapsible
         collapsedSize={FOLDED_TICKET}
         groupResizeBehavior="preserve-pixel-size"
-        onResize={({ inPixels }) => setTicketFolded(inPixels < TICKET / 2)}
+        onResize={({ inPixels }) => setTicketFolded(inPixels < LEAST_TICKET - 1)}
         style={{ position: 'relative' }}
       >
         <Box sx={{ height: `calc(100% - ${FOOT}px)`, visibility: isTicketFolded ? 'hidden' : 'visible' }}>{ticket}</Box>
@@ -59,6 +62,7 @@ export function Panes({ ticket, bentView, straightView }: PanesProps) {
           {isTicketFolded ? <KeyboardArrowRightRounded /> : <KeyboardArrowLeftRounded />}
         </Fold>
       </Panel>
+      <Separator aria-label="Width of the ticket" className="pane-side" />
       <Panel minSize={400}>
         <Box component="main" sx={{ height: '100%' }}>
           <Group orientation="vertical">

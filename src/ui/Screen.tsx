@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Guarded, reasonOf } from './Guarded';
 import { Header } from './header/Header';
+import { KitDrag } from './kits/KitDrag';
 import { Notices } from './Notices';
 import { Panes } from './Panes';
 import { useNotify, useSession, useSet } from './state/app-context';
@@ -27,23 +28,25 @@ export function Screen() {
       sx={{ height: '100dvh', display: 'grid', gridTemplateRows: '48px 1fr', userSelect: 'none' }}
     >
       <Header />
-      <Panes
-        ticket={
-          <Guarded name="The ticket">
-            <Ticket />
-          </Guarded>
-        }
-        bentView={
-          <Guarded name="The bent view">
-            <BentView />
-          </Guarded>
-        }
-        straightView={
-          <Guarded name="The straight view">
-            <StraightView />
-          </Guarded>
-        }
-      />
+      <KitDrag>
+        <Panes
+          ticket={
+            <Guarded name="The ticket">
+              <Ticket />
+            </Guarded>
+          }
+          bentView={
+            <Guarded name="The bent view">
+              <BentView />
+            </Guarded>
+          }
+          straightView={
+            <Guarded name="The straight view">
+              <StraightView />
+            </Guarded>
+          }
+        />
+      </KitDrag>
       <Dialogs />
       <Notices />
     </Box>

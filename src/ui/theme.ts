@@ -65,6 +65,8 @@ export const theme = createTheme({
         'html, body': { height: '100%', overflow: 'hidden' },
         body: { fontVariantNumeric: 'tabular-nums' },
         '.pane-edge': { height: 1, background: 'var(--mui-palette-divider)', cursor: 'ns-resize' },
+        '.pane-side': { width: 1, background: 'var(--mui-palette-divider)', cursor: 'ew-resize' },
+        '.pane-side:hover, .pane-side[data-separator="active"]': { background: 'var(--mui-palette-primary-main)' },
         '.pane-edge:hover, .pane-edge[data-separator="active"]': { background: 'var(--mui-palette-primary-main)' },
         // A ring round a disc is round.
         '.key-disc:focus': { outline: 'none' },

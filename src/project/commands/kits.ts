@@ -17,9 +17,9 @@ export interface Kit {
 /** Metres of the path that shows a kit, in natural lengths of its segment. */
 const LENGTHS = 6;
 
-/** A path that bends both ways. Metres. */
-export function showingCurve(length: number): Path['curve'] {
-  const at = (x: number, z: number) => ({ position: [x * length, 0, z * length] as const });
+/** A path that bends both ways, so long, and rises by `rise`. Metres. */
+export function showingCurve(length: number, rise = 0): Path['curve'] {
+  const at = (x: number, z: number) => ({ position: [x * length, (x + 0.42) * rise, z * length] as const });
   return { kind: 'smooth', closed: false, points: [at(-0.42, 0.1), at(-0.15, -0.1), at(0.15, 0.1), at(0.42, -0.1)] };
 }
 

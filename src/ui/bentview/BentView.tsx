@@ -8,6 +8,7 @@ import type { ToolName } from '../state/session-store';
 import { CompareBar } from '../compare/CompareBar';
 import { CompareEdge } from '../compare/CompareEdge';
 import { EmptyProject } from './EmptyProject';
+import { useKitDrop } from '../kits/use-kit-drop';
 import { usePlace } from '../place/use-place';
 import { AxisMark } from './AxisMark';
 import { ChoosingBox } from './ChoosingBox';
@@ -85,6 +86,7 @@ export function BentView() {
   const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
   const section = usePenFocus(tool);
   useFollow(viewport, path);
+  useKitDrop(viewport, () => section.current?.getBoundingClientRect());
   return (
     <Box
       component="section"

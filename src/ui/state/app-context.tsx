@@ -18,6 +18,7 @@ import {
   type RunResult,
   type CourseView,
 } from './results-store';
+import { createKitsStore, type KitsState, type KitsStore } from './kits-store';
 import { createLanesStore, type LanesStore } from './lanes-store';
 import { createPictureStore, type PictureState, type PictureStore } from './picture-store';
 import { CRASHED, tellIn, type Tell } from './tell';
@@ -36,6 +37,7 @@ export interface AppServices {
   readonly baker: ComputeClient;
   readonly lens: Lens;
   readonly lanes: LanesStore;
+  readonly kits: KitsStore;
   readonly picture: PictureStore;
 }
 
@@ -70,6 +72,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
           baker,
           lens: new Lens(),
           lanes: createLanesStore(),
+          kits: keptKits(),
           picture: createPictureStore(),
         });
       },
@@ -87,6 +90,16 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
   return services ? <AppContext value={services}>{children}</AppContext> : fallback;
 }
 
+/** The shelf of kits, read once; where nothing can be kept it stays empty, which the keeper tells. */
+function keptKits(): KitsStore {
+  const kits = createKitsStore();
+  kits
+    .getState()
+    .refresh()
+    .catch(() => undefined);
+  return kits;
+}
+
 export function useApp(): AppServices {
   const services = useContext(AppContext);
   if (!services) throw new Error('useApp: there is no AppProvider above');
@@ -95,6 +108,7 @@ export function useApp(): AppServices {
 
 export const useProject = <T,>(select: (state: DocumentState) => T): T => useStore(useApp().document, select);
 export const useSession = <T,>(select: (state: SessionState) => T): T => useStore(useApp().session, select);
+export const useKits = <T,>(select: (state: KitsState) => T): T => useStore(useApp().kits, select);
 export const usePicture = <T,>(select: (state: PictureState) => T): T => useStore(useApp().picture, select);
 export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);
 export const useEdit = (): DocumentState['edit'] => useApp().document.getState().edit;

@@ -11,6 +11,7 @@ import { Lens } from '../pictures/lens';
 import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
+import { createKitsStore } from './kits-store';
 import { createLanesStore } from './lanes-store';
 import { createPictureStore } from './picture-store';
 import type { Keeper } from './keeper';
@@ -39,6 +40,7 @@ function app(api: object = {}) {
     baker: { call } as unknown as ComputeClient,
     lens: new Lens(),
     lanes: createLanesStore(),
+    kits: createKitsStore(),
     picture: createPictureStore(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (

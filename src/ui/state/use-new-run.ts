@@ -1,13 +1,14 @@
-import { maker, pitchGap, type MakerName } from '../../core/segment/registry';
+import { maker, type MakerName } from '../../core/segment/registry';
 import { addCourse } from '../../project/commands/courses';
 import { addPath } from '../../project/commands/paths';
 import { addRun, freeName } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
-import { COURSE_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../../project/defaults';
+import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse } from '../../project/defaults';
 import { newId } from '../../project/new-id';
 import type { Segment } from '../../project/schema';
 import { sets } from '../../project/sets';
 import type { RunSet, SetParts } from '../../project/sets/run-set';
+import { partsOfMaker } from '../ticket/addable';
 import { useApp } from './app-context';
 
 /** Where a new course lies: on a path of its own to be drawn with the pen, along one that is there, or in a run. */
@@ -64,18 +65,8 @@ export function useNewRun() {
     );
   return {
     addRunOf,
-    addMade: (kind: MakerName, place?: NewPlace) =>
-      addRunOf(
-        {
-          id: newId(),
-          name: maker(kind).label,
-          source: { from: 'maker', spec: makerDefaults(kind) },
-          prepare: MADE_PREPARE,
-          finishes: [],
-        },
-        place,
-        pitchGap(makerDefaults(kind)),
-      ),
+    addMade: (kind: MakerName, place: NewPlace = OWN_PATH) =>
+      addParts(maker(kind).label, partsOfMaker(kind, newId()), place),
     addSet: (kind: keyof typeof sets, place: NewPlace = OWN_PATH) => {
       const set: RunSet = sets[kind];
       const stem = newId();

@@ -1,40 +1,38 @@
 'use client';
 
-import { Box, Button, Divider, Popover, Typography } from '@mui/material';
+import SearchRounded from '@mui/icons-material/SearchRounded';
+import { Box, ButtonBase, InputAdornment, Popover, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
-import { MAKER_GROUPS } from '../../core/segment/maker';
-import { MAKERS } from '../../core/segment/registry';
-import { sets } from '../../project/sets';
+import { useKitActions } from '../kits/use-kit-actions';
 import { ChoiceField } from '../fields/ChoiceField';
-import { useRun } from '../state/app-context';
+import { SmallPicture } from '../pictures/SmallPicture';
+import { useKits, useRun } from '../state/app-context';
 import { useNewRun } from '../state/use-new-run';
+import { addables, type Addable } from './addable';
 
-const GROUPS = Object.entries(MAKER_GROUPS) as [keyof typeof MAKER_GROUPS, string][];
+/** Pixels of a picture, and how many stand in a row. */
+const [WIDE, HIGH] = [116, 74];
+const ROW = 4;
 
-/** What a new run is made of, and which path it follows; or one more course of the selected run. */
+/** What a new run is made of, as pictures, found by typing, and which path it follows; or one more course of the selected run. */
 export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: () => void }) {
   const { addMade, addSet } = useNewRun();
+  const { lay, layOnNewPath } = useKitActions();
+  const kits = useKits((s) => s.kits);
   const current = useRun();
+  const [typed, setTyped] = useState('');
   const [where, setWhere] = useState<'own' | 'along' | 'course'>('own');
   const own = { value: 'own' as const, label: 'a new one' };
   const place = where === 'along' ? { path: current?.path } : where === 'course' ? { run: current?.id } : {};
-  const entry = (key: string, label: string, hint: string, add: () => void) => (
-    <Button
-      key={key}
-      fullWidth
-      size="small"
-      variant="text"
-      color="secondary"
-      title={hint}
-      sx={{ justifyContent: 'flex-start', textAlign: 'left', fontWeight: 400, minHeight: 26, py: 0, px: 2, mx: -2 }}
-      onClick={() => {
-        add();
-        onClose();
-      }}
-    >
-      {label}
-    </Button>
-  );
+  const found = addables(kits, typed);
+  const groups = [...new Set(found.map(({ group }) => group))];
+  const add = ({ of }: Addable) => {
+    if ('set' in of) addSet(of.set, place);
+    else if ('maker' in of) addMade(of.maker, place);
+    else if (where !== 'own' && current) lay(of.kit, current.path, true);
+    else layOnNewPath(of.kit);
+    onClose();
+  };
   return (
     <Popover
       open
@@ -42,8 +40,21 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
       onClose={onClose}
       disableRestoreFocus // the pen takes it
       anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': 'New run', sx: { width: 440, p: 4 } } }}
+      slotProps={{ paper: { role: 'dialog', 'aria-label': 'New run', sx: { width: ROW * (WIDE + 12) + 36, maxHeight: 'min(600px, 76vh)', p: 4 } } }}
     >
+      <TextField
+        fullWidth
+        autoFocus
+        size="small"
+        placeholder="Find: rope, rail, chain"
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && found.length > 0 && add(found[0])}
+        slotProps={{
+          htmlInput: { 'aria-label': 'Find what to add' },
+          input: { startAdornment: <InputAdornment position="start"><SearchRounded sx={{ fontSize: 18 }} /></InputAdornment> }, // prettier-ignore
+        }}
+      />
       {current && (
         <ChoiceField
           label="Path"
@@ -56,25 +67,40 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
           onChange={setWhere}
         />
       )}
-      <Typography variant="caption" color="text.secondary" component="div" sx={{ mt: 2 }}>
-        Ready sets
-      </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 4 }}>
-        {Object.values(sets).map(({ kind, label, hint }) => entry(kind, label, hint, () => addSet(kind, place)))}
-      </Box>
-      <Divider sx={{ my: 2 }} />
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: 4, rowGap: 2 }}>
-        {GROUPS.map(([group, title]) => (
-          <Box key={group}>
-            <Typography variant="caption" color="text.secondary">
-              {title}
-            </Typography>
-            {MAKERS.filter((m) => m.group === group).map(({ kind, label, hint }) =>
-              entry(kind, label, hint, () => addMade(kind, place)),
-            )}
+      {found.length === 0 && (
+        <Typography sx={{ mt: 3 }}>Nothing is called that. Try another word, or bring a mesh file.</Typography>
+      )}
+      {groups.map((group) => (
+        <Box key={group} role="group" aria-label={group} sx={{ mt: 2 }}>
+          <Typography variant="caption" color="text.secondary">
+            {group}
+          </Typography>
+          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${ROW}, ${WIDE}px)`, gap: 3 }}>
+            {found
+              .filter((item) => item.group === group)
+              .map((item) => (
+                <Card key={item.key} item={item} onAdd={() => add(item)} />
+              ))}
           </Box>
-        ))}
-      </Box>
+        </Box>
+      ))}
     </Popover>
   );
 }
+
+const Card = ({ item, onAdd }: { item: Addable; onAdd: () => void }) => (
+  <ButtonBase
+    aria-label={item.label}
+    title={item.hint}
+    onClick={onAdd}
+    sx={{
+      ...{ flexDirection: 'column', alignItems: 'stretch', textAlign: 'left', fontSize: 12, borderRadius: 1 },
+      '&:hover > div:first-of-type': { boxShadow: 'inset 0 0 0 2px var(--mui-palette-primary-main)' },
+    }}
+  >
+    <SmallPicture project={item.project} name={item.key} width={WIDE} height={HIGH} />
+    <Box component="span" sx={{ pt: 0.5, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+      {item.label}
+    </Box>
+  </ButtonBase>
+);

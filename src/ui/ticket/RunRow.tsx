@@ -4,6 +4,7 @@ import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import type { MouseEvent } from 'react';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
+import { useKitActions } from '../kits/use-kit-actions';
 import { useApp, useRunResult } from '../state/app-context';
 import { ListRow } from './ListRow';
 import { NameField } from './NameField';
@@ -27,12 +28,21 @@ export interface RunRowProps {
 export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }: RunRowProps) {
   const course = useRunResult(run.id)?.courses[0];
   const { session } = useApp();
+  const kits = useKitActions();
   const menu: readonly RowMenuItem[] = [
     { label: 'Rename', act: () => onRename(true), hotkey: 'F2' },
     { label: 'Duplicate on the same path', act: () => actions.duplicate(run.id), hotkey: 'Ctrl D' },
     { label: 'Duplicate with a path of its own', act: () => actions.duplicateOnOwnPath(run.id) },
     { label: 'Mirrored copy along x', act: () => actions.mirror(run.id, 'x') },
     { label: 'Mirrored copy along z', act: () => actions.mirror(run.id, 'z') },
+    'line',
+    { label: 'Keep as a kit', act: () => kits.keep(run) },
+    ...(run.kit
+      ? [
+          { label: 'Change its kit to this', act: () => kits.changeFrom(run) },
+          { label: 'Let go of its kit', act: () => actions.letGoOfKit(run.id) },
+        ]
+      : []),
     'line',
     { label: run.visible ? 'Hide' : 'Show', act: () => actions.show(run) },
     { label: 'Delete', act: () => actions.remove(run.id) },

@@ -13,6 +13,7 @@ import {
 } from '../state/app-context';
 import { STEPS, type StepName } from '../state/steps';
 import { GuideList } from '../guides/GuideList';
+import { KitList } from '../kits/KitList';
 import { BendingStep } from './BendingStep';
 import { LayingStep } from './LayingStep';
 import { MotionStep } from './MotionStep';
@@ -76,6 +77,7 @@ export function Ticket() {
         </Box>
       )}
       <GuideList />
+      <KitList />
     </Box>
   );
 }

@@ -1,3 +1,4 @@
+import { letGoOfKit } from '../../project/commands/kits';
 import { addMirrored, type MirrorAxis } from '../../project/commands/mirror';
 import { addAlike, changeRun, deleteRun, freeName } from '../../project/commands/runs';
 import { newId } from '../../project/new-id';
@@ -45,6 +46,7 @@ export function useRunActions() {
       ),
     show: ({ id, visible }: Run) =>
       edit((project) => chosen(id).reduce((all, of) => changeRun(all, of, { visible: !visible }), project)),
+    letGoOfKit: (id: string) => edit((project) => letGoOfKit(project, id)),
     remove: (id: string) => edit((project) => chosen(id).reduce(deleteRun, project)),
   };
 }

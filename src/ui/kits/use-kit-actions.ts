@@ -1,0 +1,94 @@
+import { kitAsRun, kitProject, layKit, renewFromKit, runsOfKit, type Kit } from '../../project/commands/kits';
+import { addPath } from '../../project/commands/paths';
+import { newId } from '../../project/new-id';
+import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
+import { assetIdsOf, type Path, type Run } from '../../project/schema';
+import { loadAssets, saveAsset } from '../../project/storage/assets';
+import { storageProblem } from '../../project/storage/trouble';
+import { fileNameOf, saveBlob } from '../save-file';
+import { useApp, useNotify } from '../state/app-context';
+import { courseView } from '../state/results-store';
+
+/** Metres of a segment of which nothing is known yet. */
+const LENGTH = 1;
+
+/** What can be done with kits; what stands in the way is told. */
+export function useKitActions() {
+  const { document, session, results, kits, tell } = useApp();
+  const notify = useNotify();
+  const edit = document.getState().edit;
+  const trying = (work: () => Promise<void>): void =>
+    void work().catch((error: unknown) => void tell.problems([storageProblem(error)]));
+  const natural = (run: Run): number => {
+    const result = results.getState().results.get(run.id);
+    const { min, max } = result ? courseView(result).segment.box : { min: [0], max: [LENGTH] };
+    return Math.max(max[0] - min[0], 1e-3);
+  };
+  const lay = (kit: Kit, path: string, isLinked: boolean) => {
+    const run = newId();
+    edit((project) => layKit(project, kit, { run, path, isLinked }));
+    session.getState().set({ run, point: undefined, guide: undefined, step: 'laying' });
+  };
+  return {
+    /** Keeps a run as a kit, which it follows from then on. */
+    keep: (run: Run) =>
+      trying(async () => {
+        const project = kitProject(document.getState().project, run.id, natural(run));
+        if (!project) return;
+        const kit = { id: newId(), project, changedAt: Date.now() };
+        await kits.getState().keep(kit);
+        notify(`${run.name} is kept as a kit`);
+      }),
+    lay,
+    layOnNewPath: (kit: Kit) => {
+      const path: Path = { id: newId(), name: `${kit.project.name} path`, curve: { kind: 'smooth', closed: false, points: [] } }; // prettier-ignore
+      edit((project) => addPath(project, path));
+      lay(kit, path.id, true);
+      session.getState().set({ step: 'path', tool: 'pen' });
+    },
+    /** The kit becomes what a run that follows it is now, and so do all others that follow it here. */
+    changeFrom: (run: Run) =>
+      trying(async () => {
+        const kit = kits.getState().kits.find(({ id }) => id === run.kit?.id);
+        const next = kit && kitAsRun(document.getState().project, run.id, kit, Date.now());
+        if (!next) return;
+        await kits.getState().keep(next);
+        edit((project) => renewFromKit(project, next));
+        const count = runsOfKit(document.getState().project, next.id).length;
+        notify(`${next.project.name} is changed, and ${count === 1 ? 'the run' : `${count} runs`} that follow it here`);
+      }),
+    renew: (kit: Kit) => edit((project) => renewFromKit(project, kit)),
+    rename: (kit: Kit, name: string) =>
+      trying(() => kits.getState().keep({ ...kit, project: { ...kit.project, name } })),
+    remove: (kit: Kit) =>
+      trying(async () => {
+        await kits.getState().remove(kit.id);
+        const takeBack = () => trying(() => kits.getState().keep(kit));
+        notify(`${kit.project.name} taken off the shelf`, { action: { label: 'Undo', act: takeBack } });
+      }),
+    save: ({ project }: Kit) =>
+      trying(async () => {
+        const assets = await loadAssets(assetIdsOf(project));
+        const text = encodeProjectFile({ project, assets });
+        saveBlob(new Blob([text], { type: 'application/json' }), `${fileNameOf(project.name)} kit.json`);
+      }),
+    /** Each run of a kit's or project's file becomes a kit. */
+    bring: (file: File) =>
+      trying(async () => {
+        const opened = await parseProjectFile(await file.text());
+        if (!opened.ok) return void tell.problems(opened.problems, file.name);
+        for (const [id, bytes] of opened.value.assets) {
+          const kept = await saveAsset(id, bytes);
+          if (!kept.ok) return void tell.problems(kept.problems, file.name);
+        }
+        const { project } = opened.value;
+        const made = project.runs.flatMap(({ id }) => kitProject(project, id, LENGTH) ?? []);
+        const own = project.runs.length === 1 ? [project] : made;
+        if (own.length === 0) return void notify(`${file.name} holds no run. Bring a file with at least one.`, { kind: 'warning' }); // prettier-ignore
+        for (const kit of own) await kits.getState().keep({ id: newId(), project: kit, changedAt: Date.now() });
+        notify(own.length === 1 ? `${own[0].name} is on the shelf` : `${own.length} kits are on the shelf`);
+      }),
+  };
+}
+
+export type KitActions = ReturnType<typeof useKitActions>;
