@@ -27,7 +27,13 @@ const segmentSchema = z.strictObject({
   finishes: z.array(finishSpecSchema).max(64).readonly().default([]),
 });
 /** Something to aim at or keep clear of; never part of what is baked unless that is asked for. */
-const guideSchema = z.strictObject({ id, name, visible: z.boolean(), ...guideSpecSchema.shape });
+const guideSchema = z.strictObject({
+  id,
+  name,
+  visible: z.boolean(),
+  folder: name.optional(),
+  ...guideSpecSchema.shape,
+});
 /** What an end of a path is plugged into: a socket, or an end of another path. */
 const plugSchema = z.union([
   z.strictObject({ guide: id }),
@@ -67,6 +73,8 @@ const runSchema = z.strictObject({
   id,
   name,
   visible: z.boolean(),
+  /** The folder in which it is listed. */
+  folder: name.optional(),
   /** Id of the path that the run follows. */
   path: id,
   ...runJobSchema.shape,

@@ -82,14 +82,6 @@ export function deleteRun(project: Project, id: string): Project {
   });
 }
 
-/** The runs in another order: the one with this id where another one was. */
-export function moveRun(project: Project, id: string, to: string): Project {
-  const [from, at] = [id, to].map((wanted) => project.runs.findIndex((run) => run.id === wanted)) as [number, number];
-  if (from < 0 || at < 0 || from === at) return project;
-  const runs = project.runs.filter((run) => run.id !== id);
-  return { ...project, runs: [...runs.slice(0, at), project.runs[from], ...runs.slice(at)] };
-}
-
 /** A name of its own: `name`, or with the next free number behind it. */
 export function freeName(project: Project, name: string): string {
   const base = name.replace(/ \d+$/, '').slice(0, 190);

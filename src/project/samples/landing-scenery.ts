@@ -78,8 +78,7 @@ const hut = (
 
 const WALL = 0.12;
 
-/** What stands about the landing's runs: shores, stage, hut, beacon, the ferry's bow and the dredger. */
-export const SCENERY: readonly Guide[] = [
+const ALL: readonly Guide[] = [
   scenery('shore', 'Shore', 'mound', { x: 54, y: 0.95, z: 84, bank: 14, rough: 0.05, seed: 5 }, [-60, BED, 14], GRASS),
   scenery('fence-bank', 'Fence bank', 'mound', { x: 34, y: 2.3, z: 15, bank: 17, rough: 0.03, seed: 8 }, [-28.5, BED, 31.6], GRASS), // prettier-ignore
   scenery('point', 'Beacon point', 'mound', { x: 44, y: 2.15, z: 30, bank: 6, rough: 0.04, seed: 4 }, [22, BED, -33], GRASS), // prettier-ignore
@@ -120,3 +119,19 @@ export const SCENERY: readonly Guide[] = [
     scenery(`dredger-post-${i}`, `Dredger’s post ${i + 1}`, 'box', { x: 0.22, y: 3.4, z: 0.16 }, [58.74, 0.2, z], STEEL), // prettier-ignore
   ),
 ];
+
+/** What of it is listed together, by how its ids begin. */
+const FOLDERS: readonly (readonly [folder: string, ids: RegExp])[] = [
+  ['Land', /^(shore|fence-bank|point|quay|reeds|far-bank)$/],
+  ['Ticket hut', /^hut-/],
+  ['Beacon', /^beacon-/],
+  ['Pump house', /^pump-/],
+  ['Ferry', /^ferry/],
+  ['Dredger', /^(float|dredger)-/],
+];
+
+/** What stands about the landing's runs: shores, stage, hut, beacon, the ferry's bow and the dredger. */
+export const SCENERY: readonly Guide[] = ALL.map((guide) => {
+  const folder = FOLDERS.find(([, ids]) => ids.test(guide.id))?.[0];
+  return folder ? { ...guide, folder } : guide;
+});

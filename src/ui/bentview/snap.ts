@@ -55,7 +55,7 @@ export function snap(to: Vec3, input: SnapInput): Snapped {
     const middles = viewport.guideMiddles();
     const middle = middles[near(middles)];
     if (middle) return { place: middle, on: 'middle' };
-    const hit = viewport.guideAt(x, y);
+    const hit = viewport.guideAt(x, y, { scenery: false });
     if (hit) return { place: add(hit.place, scale(hit.normal, snapping.clearance)), on: 'guide' };
   }
   const { grid } = snapping;

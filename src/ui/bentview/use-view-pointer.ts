@@ -83,7 +83,7 @@ export function useViewPointer(viewport: Viewport, path: Path | undefined, segme
     if (station !== undefined) return insert(station);
     const other = viewport.runAt(x, y);
     if (other) session.getState().set(other === run?.id ? none : { ...none, run: other });
-    else session.getState().set({ ...none, guide: viewport.guideAt(x, y)?.id });
+    else session.getState().set({ ...none, guide: viewport.guideAt(x, y, { scenery: false })?.id });
   };
 
   return {

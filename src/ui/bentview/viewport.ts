@@ -84,9 +84,9 @@ export class Viewport {
     return this.#nearest(x, y, (data) => data.run !== undefined)?.object.userData.run as string | undefined;
   }
 
-  /** The place of a guide's surface under a pixel, with the face's normal on the side that is seen. */
-  guideAt(x: number, y: number): ScenePlace | undefined {
-    return this.#hit(x, y, (data) => data.guide !== undefined);
+  /** The place of a guide's surface under a pixel, with the face's normal on the side that is seen; not of scenery, where that is left out. */
+  guideAt(x: number, y: number, { scenery = true } = {}): ScenePlace | undefined {
+    return this.#hit(x, y, (data) => data.guide !== undefined && (scenery || !data.isScenery));
   }
 
   /** The place of any run or guide under a pixel. */

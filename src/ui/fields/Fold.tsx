@@ -2,7 +2,8 @@
 
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, ButtonBase, Collapse } from '@mui/material';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
+import { useFold } from '../state/app-context';
 
 export interface FoldProps {
   readonly title: string;
@@ -11,9 +12,9 @@ export interface FoldProps {
   readonly children: ReactNode;
 }
 
-/** Fields that are seldom needed, behind a line that says what they are set to. */
+/** Fields that are seldom needed, behind a line that says what they are set to; it stays as it was left. */
 export function Fold({ title, summary, children }: FoldProps) {
-  const [isOpen, setOpen] = useState(false);
+  const [isOpen, setOpen] = useFold(title);
   return (
     <Box sx={{ borderTop: '1px solid', borderColor: 'divider' }}>
       <ButtonBase

@@ -18,6 +18,7 @@ import {
   type RunResult,
   type CourseView,
 } from './results-store';
+import { createFoldsStore, type FoldsStore } from './folds-store';
 import { createKitsStore, type KitsState, type KitsStore } from './kits-store';
 import { createLanesStore, type LanesStore } from './lanes-store';
 import { createPictureStore, type PictureState, type PictureStore } from './picture-store';
@@ -38,6 +39,7 @@ export interface AppServices {
   readonly lens: Lens;
   readonly lanes: LanesStore;
   readonly kits: KitsStore;
+  readonly folds: FoldsStore;
   readonly picture: PictureStore;
 }
 
@@ -73,6 +75,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
           lens: new Lens(),
           lanes: createLanesStore(),
           kits: keptKits(),
+          folds: createFoldsStore(),
           picture: createPictureStore(),
         });
       },
@@ -108,6 +111,13 @@ export function useApp(): AppServices {
 
 export const useProject = <T,>(select: (state: DocumentState) => T): T => useStore(useApp().document, select);
 export const useSession = <T,>(select: (state: SessionState) => T): T => useStore(useApp().session, select);
+/** Whether something is folded open, and how to fold it; remembered by its name. */
+export function useFold(name: string, isOpenAtFirst = false): readonly [boolean, (isOpen: boolean) => void] {
+  const { folds } = useApp();
+  const isOpen = useStore(folds, (s) => s.open[name] ?? isOpenAtFirst);
+  return [isOpen, (next) => folds.getState().setOpen(name, next)];
+}
+
 export const useKits = <T,>(select: (state: KitsState) => T): T => useStore(useApp().kits, select);
 export const usePicture = <T,>(select: (state: PictureState) => T): T => useStore(useApp().picture, select);
 export const useResults = <T,>(select: (state: ResultsState) => T): T => useStore(useApp().results, select);

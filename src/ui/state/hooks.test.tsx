@@ -11,6 +11,7 @@ import { Lens } from '../pictures/lens';
 import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
+import { createFoldsStore } from './folds-store';
 import { createKitsStore } from './kits-store';
 import { createLanesStore } from './lanes-store';
 import { createPictureStore } from './picture-store';
@@ -41,6 +42,7 @@ function app(api: object = {}) {
     lens: new Lens(),
     lanes: createLanesStore(),
     kits: createKitsStore(),
+    folds: createFoldsStore(),
     picture: createPictureStore(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (

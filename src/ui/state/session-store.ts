@@ -75,6 +75,8 @@ export interface SessionState {
   /** Points chosen beside `point`; none when another one is chosen. */
   readonly more: readonly number[];
   readonly guide: string | undefined;
+  /** Guides chosen beside `guide`; none when another one is chosen. */
+  readonly moreGuides: readonly string[];
   readonly pivot: Pivot;
   /** Where the pivot lies when it is at a place of its own. */
   readonly pivotPlace: Vec3;
@@ -149,6 +151,7 @@ export const createSessionStore = (): SessionStore =>
     point: undefined,
     more: [],
     guide: undefined,
+    moreGuides: [],
     pivot: 'middle',
     pivotPlace: [0, 0, 0],
     snapping: { grid: null, points: true, guides: true, clearance: 0 },
@@ -190,6 +193,7 @@ export const createSessionStore = (): SessionStore =>
         ...change,
         ...('point' in change && !('more' in change) && { more: [] }),
         ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
+        ...('guide' in change && !('moreGuides' in change) && { moreGuides: [] }),
         ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
         ...('projectId' in change && { held: undefined, lookFrom: undefined }), // of another project
         ...(('run' in change || 'projectId' in change || 'view' in change) && { ride: undefined }),

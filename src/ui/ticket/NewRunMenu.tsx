@@ -40,7 +40,13 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
       onClose={onClose}
       disableRestoreFocus // the pen takes it
       anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
-      slotProps={{ paper: { role: 'dialog', 'aria-label': 'New run', sx: { width: ROW * (WIDE + 12) + 36, maxHeight: 'min(600px, 76vh)', p: 4 } } }}
+      slotProps={{
+        paper: {
+          role: 'dialog',
+          'aria-label': 'New run',
+          sx: { width: ROW * (WIDE + 12) + 36, maxHeight: 'min(600px, 76vh)', p: 4 },
+        },
+      }}
     >
       <TextField
         fullWidth

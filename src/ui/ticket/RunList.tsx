@@ -4,11 +4,12 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
-import { Fragment, memo, useState } from 'react';
+import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { moveRun } from '../../project/commands/runs';
-import { useEdit, useProject, useRun, useSession } from '../state/app-context';
+import { useProject, useRun, useSession } from '../state/app-context';
 import { CourseList } from './CourseList';
+import { FindField } from './FindField';
+import { FolderedRows } from './FolderedRows';
 import { NewRunMenu } from './NewRunMenu';
 import { RunRow } from './RunRow';
 import { useRunActions } from './use-run-actions';
@@ -16,6 +17,9 @@ import { useRunActions } from './use-run-actions';
 /** Pixels that the rest of the ticket keeps below the list, and the least that the list takes: six and a half rows. */
 const BELOW = 592;
 const LEAST = 208;
+
+/** More rows than this are found by typing. */
+const MANY = 6;
 
 /** Pixels of a course's row, and how many of them the list grows for. */
 const COURSE_ROW = 28;
@@ -26,9 +30,9 @@ export const RunList = memo(function RunList() {
   const runs = useProject((s) => s.project.runs);
   const selected = useRun();
   const more = useSession((s) => s.moreRuns);
-  const edit = useEdit();
   const actions = useRunActions();
   const [anchor, setAnchor] = useState<HTMLElement>();
+  const [wanted, setWanted] = useState('');
   const [renamed, setRenamed] = useState<string>();
   // What is unfolded does not push the other runs out of sight.
   const courses = selected?.courses.length ?? 0;
@@ -45,6 +49,7 @@ export const RunList = memo(function RunList() {
         <Typography variant="caption" color="text.secondary">
           Runs
         </Typography>
+        {runs.length > MANY && <FindField label="Find a run" value={wanted} onChange={setWanted} />}
         <Tooltip title="Add a run">
           <IconButton aria-label="Add a run" size="small" onClick={(event) => setAnchor(event.currentTarget)}>
             <AddRounded sx={{ fontSize: 18 }} />
@@ -61,22 +66,27 @@ export const RunList = memo(function RunList() {
         <DndContext
           sensors={sensors}
           collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => over && edit((p) => moveRun(p, String(active.id), String(over.id)))}
+          onDragEnd={({ active, over }) => over && actions.move(String(active.id), String(over.id))}
         >
           <SortableContext items={runs.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            {runs.map((run) => (
-              <Fragment key={run.id}>
-                <RunRow
-                  run={run}
-                  isSelected={run.id === selected?.id}
-                  isMore={more.includes(run.id)}
-                  isRenamed={renamed === run.id}
-                  onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
-                  actions={actions}
-                />
-                {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
-              </Fragment>
-            ))}
+            <FolderedRows
+              list="runs"
+              items={runs}
+              wanted={wanted}
+              row={(run) => (
+                <>
+                  <RunRow
+                    run={run}
+                    isSelected={run.id === selected?.id}
+                    isMore={more.includes(run.id)}
+                    isRenamed={renamed === run.id}
+                    onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
+                    actions={actions}
+                  />
+                  {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
+                </>
+              )}
+            />
           </SortableContext>
         </DndContext>
       </Box>

@@ -44,6 +44,8 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
         ]
       : []),
     'line',
+    { label: 'Put into a new folder', act: () => actions.group(run.id) },
+    ...(run.folder === undefined ? [] : [{ label: 'Take out of its folder', act: () => actions.ungroup(run.id) }]),
     { label: run.visible ? 'Hide' : 'Show', act: () => actions.show(run) },
     { label: 'Delete', act: () => actions.remove(run.id) },
   ];
@@ -52,7 +54,7 @@ export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }
       id={run.id}
       isSelected={isSelected || isMore}
       isRenamed={isRenamed}
-      look={{ height: 32, indent: 4, hasBar: isSelected }}
+      look={{ height: 32, indent: run.folder === undefined ? 4 : 6, hasBar: isSelected }}
       button={{
         'aria-current': isSelected,
         'data-run': run.id,

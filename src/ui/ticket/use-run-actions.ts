@@ -1,3 +1,4 @@
+import { freeFolder, moveItems, putInFolder } from '../../project/commands/folders';
 import { letGoOfKit } from '../../project/commands/kits';
 import { addMirrored, type MirrorAxis } from '../../project/commands/mirror';
 import { addAlike, changeRun, deleteRun, freeName } from '../../project/commands/runs';
@@ -47,6 +48,9 @@ export function useRunActions() {
     show: ({ id, visible }: Run) =>
       edit((project) => chosen(id).reduce((all, of) => changeRun(all, of, { visible: !visible }), project)),
     letGoOfKit: (id: string) => edit((project) => letGoOfKit(project, id)),
+    move: (id: string, to: string) => edit((project) => moveItems(project, 'runs', chosen(id), to)),
+    group: (id: string) => edit((project) => putInFolder(project, 'runs', chosen(id), freeFolder(project, 'runs'))),
+    ungroup: (id: string) => edit((project) => putInFolder(project, 'runs', chosen(id), undefined)),
     remove: (id: string) => edit((project) => chosen(id).reduce(deleteRun, project)),
   };
 }
