@@ -37,6 +37,12 @@ export const test = base.extend<{ quiet: void }>({
 
 export { expect };
 
+/** Draws the path in another way. */
+export async function choosePathKind(page: Page, kind: string): Promise<void> {
+  await page.getByRole('combobox', { name: /^Kind of path/ }).click();
+  await page.getByRole('option', { name: new RegExp(`^${kind}`) }).click();
+}
+
 /** Looks from somewhere else. */
 export async function look(page: Page, view: 'Free' | 'Above' | 'Front' | 'Side'): Promise<void> {
   await page.getByRole('button', { name: /^Looking:/ }).click();

@@ -1,4 +1,4 @@
-import { disc, expect, look, middleOf, openDemo, settled, test } from './app';
+import { choosePathKind, disc, expect, look, middleOf, openDemo, settled, test } from './app';
 
 test('nothing on the page is marked or dragged by the browser, and Ctrl A chooses points wherever the focus is', async ({
   page,
@@ -65,7 +65,7 @@ test('what is typed out of the picture is brought into it', async ({ page }) => 
 
 test('findings lie beside the straight view, one a cause, are stepped through and set aside', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('radio', { name: 'Straight legs' }).click();
+  await choosePathKind(page, 'Straight legs');
   await settled(page);
   for (const point of [3, 4, 5]) {
     await disc(page, point).focus();

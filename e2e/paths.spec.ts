@@ -242,7 +242,7 @@ test('a part is redrawn by hand, an end made straight, a path cut in two; the ru
   }
   await page.mouse.up();
   await settled(page);
-  await expect(page.getByRole('radio', { name: 'With handles' })).toBeChecked();
+  await expect(page.getByRole('combobox', { name: 'Kind of path: With handles' })).toBeVisible();
   expect(await pathLength(page)).not.toBeCloseTo(128.3, 0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await settled(page);

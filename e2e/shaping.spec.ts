@@ -1,4 +1,16 @@
-import { asphalt, disc, expect, look, middleOf, openDemo, openEmpty, pathLength, settled, test } from './app';
+import {
+  asphalt,
+  choosePathKind,
+  disc,
+  expect,
+  look,
+  middleOf,
+  openDemo,
+  openEmpty,
+  pathLength,
+  settled,
+  test,
+} from './app';
 
 test('dragging a point moves the run under the pointer, and one undo takes it back', async ({ page }) => {
   await openDemo(page);
@@ -49,7 +61,7 @@ test('a click on the path puts a point there without changing the shape of a pat
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('radio', { name: 'With handles' }).click();
+  await choosePathKind(page, 'With handles');
   await settled(page);
   const before = await pathLength(page);
   await look(page, 'Above');
@@ -113,7 +125,7 @@ test('a newcomer draws a road with the pen; it is there after a reload', async (
 
 test('a finding names the place and is put right by one click', async ({ page }) => {
   await openDemo(page);
-  await page.getByRole('radio', { name: 'Straight legs' }).click();
+  await choosePathKind(page, 'Straight legs');
   await disc(page, 6).click();
   const radius = page.getByLabel('Rounding radius');
   await radius.fill('1.5');
@@ -179,7 +191,7 @@ test('a path of few numbers follows them, becomes points where it lies, and says
   page,
 }) => {
   await openDemo(page);
-  await page.getByRole('radio', { name: 'Hanging line' }).click();
+  await choosePathKind(page, 'Hanging line');
   const told = page.getByText(/^The path now runs up to/);
   await expect(told).toBeVisible();
   await settled(page);
@@ -189,7 +201,7 @@ test('a path of few numbers follows them, becomes points where it lies, and says
   await settled(page);
   const hung = await pathLength(page);
   expect(hung / straight).toBeCloseTo(1.2 / 1.05, 2);
-  await page.getByRole('radio', { name: 'With handles' }).click();
+  await choosePathKind(page, 'With handles');
   await settled(page);
   expect(await pathLength(page)).toBeCloseTo(hung, 1);
   expect(await told.count()).toBeLessThanOrEqual(1); // of the hanging line alone; that notice may have gone by now
@@ -207,7 +219,7 @@ test('all points are tidied at once; a mixed path has straight legs; pieces face
   expect(await pathLength(page)).toBeCloseTo(128.3, 0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(disc(page, 15)).toHaveCount(0);
-  await page.getByRole('radio', { name: 'Mixed' }).click();
+  await choosePathKind(page, 'Mixed');
   await disc(page, 3).focus();
   await page.getByLabel('Straight to the next').check();
   await settled(page);

@@ -61,6 +61,7 @@ const DIALOGS = {
   prepare: dynamic(() => import('./segment/PrepareDialog').then((m) => m.PrepareDialog), { ssr: false }),
   bringPath: dynamic(() => import('./paths/BringPathDialog').then((m) => m.BringPathDialog), { ssr: false }),
   pieces: dynamic(() => import('./pieces/PiecesDialog').then((m) => m.PiecesDialog), { ssr: false }),
+  commands: dynamic(() => import('./commands/CommandsDialog').then((m) => m.CommandsDialog), { ssr: false }),
   keys: dynamic(() => import('./keys/KeysDialog').then((m) => m.KeysDialog), { ssr: false }),
 };
 

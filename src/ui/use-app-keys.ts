@@ -31,6 +31,10 @@ export function useAppKeys(): void {
   useHotkeys('home', () => session.getState().frame('all'), EVERYWHERE);
   useHotkeys('end', () => session.getState().frame('chosen'), EVERYWHERE);
   useHotkeys('r', () => set({ isResultOnly: !session.getState().isResultOnly }), EVERYWHERE);
+  useHotkeys('c', () => set({ dialog: 'commands' }), {
+    ...OWN,
+    ignoreEventWhen: (event) => isTyping(event) || isInDialog(event),
+  });
   useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });
   useHotkeys('escape', () => set({ tool: 'shape' }), {
     enabled: () => !isIn('shape'),

@@ -19,7 +19,7 @@ export const putInFolder = (
   changed(project, list, (item) => {
     if (!ids.includes(item.id)) return item;
     const { folder: before, ...rest } = item;
-    return (folder === undefined ? rest : { ...rest, folder });
+    return folder === undefined ? rest : { ...rest, folder };
   });
 
 export const renameFolder = (project: Project, list: FolderedList, from: string, to: string): Project =>

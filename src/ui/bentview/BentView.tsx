@@ -9,6 +9,7 @@ import { CompareBar } from '../compare/CompareBar';
 import { CompareEdge } from '../compare/CompareEdge';
 import { EmptyProject } from './EmptyProject';
 import { useKitDrop } from '../kits/use-kit-drop';
+import { RowMenu } from '../ticket/RowMenu';
 import { usePlace } from '../place/use-place';
 import { AxisMark } from './AxisMark';
 import { ChoosingBox } from './ChoosingBox';
@@ -28,6 +29,7 @@ import { StationMarker } from './StationMarker';
 import { useFollow } from './use-follow';
 import { usePenFocus } from './use-pen-focus';
 import { useStart } from './use-start';
+import { useViewMenu } from './use-view-menu';
 import { useViewPointer } from './use-view-pointer';
 import { Viewport } from './viewport';
 import { ViewToolbar } from './ViewToolbar';
@@ -86,6 +88,7 @@ export function BentView() {
   const { handlers, pen, rulerAt, stroke, box } = useViewPointer(viewport, path, segmentBox);
   const section = usePenFocus(tool);
   useFollow(viewport, path);
+  const viewMenu = useViewMenu(viewport, path);
   useKitDrop(viewport, () => section.current?.getBoundingClientRect());
   return (
     <Box
@@ -95,6 +98,8 @@ export function BentView() {
       aria-label="Bent view"
       aria-busy={isBusy}
       {...handlers}
+      onPointerDownCapture={viewMenu.onPointerDownCapture}
+      onContextMenu={viewMenu.onContextMenu}
       onWheel={turnedOver}
       sx={{
         position: 'relative',
@@ -146,6 +151,7 @@ export function BentView() {
           {TOLD[tool]}
         </Typography>
       )}
+      {viewMenu.menu && <RowMenu {...viewMenu.menu} onClose={viewMenu.close} />}
       <RideBar />
       {!isResultOnly && !hasGround && (view === 'free' || view === 'above') && <GridNote />}
       <AxisMark viewport={viewport} />

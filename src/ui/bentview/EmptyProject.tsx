@@ -3,6 +3,7 @@
 import DrawOutlined from '@mui/icons-material/DrawOutlined';
 import LandscapeOutlined from '@mui/icons-material/LandscapeOutlined';
 import { Box, Button, Typography } from '@mui/material';
+import { SampleCards } from '../shelf/SampleCards';
 import { BringButton } from '../fields/BringButton';
 import { useApp, useNotify, useSet } from '../state/app-context';
 import { arrivalWords, broughtSegment, isSideInDoubt } from '../state/brought-segment';
@@ -23,7 +24,7 @@ export function EmptyProject() {
       <Box
         sx={{
           pointerEvents: 'auto',
-          width: 340,
+          width: 4 * 124 + 60,
           p: 6,
           display: 'grid',
           gap: 3,
@@ -61,6 +62,10 @@ export function EmptyProject() {
         >
           Open the sample
         </Button>
+        <Typography variant="caption" color="text.secondary">
+          Or something small to try
+        </Typography>
+        <SampleCards />
       </Box>
     </Box>
   );

@@ -17,6 +17,7 @@ export function FormFields({
   values,
   wrong,
   of,
+  initial,
   onChange,
 }: {
   readonly fields: readonly FormField[];
@@ -25,6 +26,8 @@ export function FormFields({
   readonly wrong?: (key: string, value: unknown) => string | undefined;
   /** Where the values stand in the project, so that they may have keys. */
   readonly of?: Address | undefined;
+  /** What the values are where nobody has said anything. */
+  readonly initial?: FormValues | undefined;
   readonly onChange: (key: string, value: unknown) => void;
 }) {
   return fields
@@ -35,6 +38,7 @@ export function FormFields({
         field={field}
         of={of && [...of, field.key]}
         value={values[field.key]}
+        initial={initial?.[field.key]}
         wrong={(value) => wrong?.(field.key, value)}
         onChange={(value) => onChange(field.key, value)}
       />
@@ -55,11 +59,12 @@ interface FieldProps {
   readonly field: FormField;
   readonly of: Address | undefined;
   readonly value: unknown;
+  readonly initial: unknown;
   readonly wrong: (value: unknown) => string | undefined;
   readonly onChange: (value: unknown) => void;
 }
 
-function Field({ field, of, value, wrong, onChange }: FieldProps) {
+function Field({ field, of, value, initial, wrong, onChange }: FieldProps) {
   switch (field.input) {
     case 'choice':
       return (
@@ -100,6 +105,7 @@ function Field({ field, of, value, wrong, onChange }: FieldProps) {
           label={field.label}
           of={of}
           value={Number(value)}
+          initial={typeof initial === 'number' ? initial : undefined}
           quantity={QUANTITY[field.unit]}
           step={field.step}
           {...(field.least !== undefined && { min: field.least })}

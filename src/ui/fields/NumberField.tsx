@@ -18,6 +18,10 @@ export interface NumberFieldProps {
   readonly max?: number;
   /** Where it stands in the project, so that it may have keys. */
   readonly of?: Address | undefined;
+  /** What it is where nobody has said anything: a double click on its label sets it back, and what differs is marked. */
+  readonly initial?: number | undefined;
+  /** What it does, in a few words. */
+  readonly hint?: string | undefined;
 }
 
 /** A number with its unit: typed, turned with the arrow keys, or dragged by its label. */
@@ -30,6 +34,8 @@ export function NumberField({
   min = -Infinity,
   max = Infinity,
   of,
+  initial,
+  hint,
 }: NumberFieldProps) {
   const id = useId();
   const gesture = useGesture();
@@ -39,6 +45,14 @@ export function NumberField({
   const read = text === undefined ? value : readQuantity(text, quantity);
   const isWrong = read === undefined || read < min || read > max;
 
+  const differs = initial !== undefined && Math.abs(value - initial) > 1e-9 * Math.max(1, Math.abs(initial));
+  const title = [
+    hint,
+    'Drag to change.',
+    differs && `A double click sets it back to ${quantityText(initial, quantity)}.`,
+  ]
+    .filter(Boolean)
+    .join(' ');
   const commit = (next: number) => onChange(Math.min(Math.max(next, min), max));
   const round = (x: number) => Number((Math.round(x / step) * step).toPrecision(12));
   const finish = () => {
@@ -84,8 +98,15 @@ export function NumberField({
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
           onPointerCancel={onPointerUp}
+          onDoubleClick={() => differs && onChange(initial)}
+          title={title}
         >
           {label}
+          {differs && (
+            <Box component="span" aria-hidden sx={{ ml: 1, color: 'tokens.cane' }}>
+              •
+            </Box>
+          )}
         </Box>
         <InputBase
           id={id}

@@ -2,9 +2,9 @@
 
 import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
-import KeyboardOutlined from '@mui/icons-material/KeyboardOutlined';
 import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
 import RedoRounded from '@mui/icons-material/RedoRounded';
+import SearchRounded from '@mui/icons-material/SearchRounded';
 import UndoRounded from '@mui/icons-material/UndoRounded';
 import { Box, Button, IconButton, Tooltip, Typography } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
@@ -75,9 +75,9 @@ export function Header() {
       </Tooltip>
       {hasRuns && <CompareButton />}
       <FindingsCount />
-      <Tooltip title="Keys (?)">
-        <IconButton aria-label="Keys" onClick={() => set({ dialog: 'keys' })} sx={framed}>
-          <KeyboardOutlined sx={{ fontSize: 18 }} />
+      <Tooltip title="Commands (C)">
+        <IconButton aria-label="Commands" onClick={() => set({ dialog: 'commands' })} sx={framed}>
+          <SearchRounded sx={{ fontSize: 18 }} />
         </IconButton>
       </Tooltip>
       <Tooltip title={isDark ? 'Light theme' : 'Dark theme'}>

@@ -10,6 +10,7 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
       ['Delete, Backspace', 'delete the chosen points, or the chosen guide'],
       ['Home, End', 'frame everything, frame this run or the chosen guide'],
       ['Space', 'play, stop'],
+      ['C', 'all commands, found by typing'],
       ['R', 'show only the result, and all again'],
       ['Escape', 'let go of what is chosen, leave a tool'],
       ['?', 'this list'],

@@ -12,6 +12,7 @@ import { saltgrassLanding } from '../../project/samples';
 import type { ShelfItem } from '../../project/storage/projects';
 import { bytesText } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { SampleCards } from './SampleCards';
 import { ShelfRow } from './ShelfRow';
 import { useShelf } from './use-shelf';
 
@@ -71,6 +72,7 @@ export function ShelfDialog() {
             }}
           />
         </Box>
+        <SampleCards onOpened={close} />
         <TextField
           size="small"
           label="Name of this project"

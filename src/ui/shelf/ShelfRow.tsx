@@ -7,11 +7,13 @@ import { Box, ButtonBase, IconButton, Tooltip } from '@mui/material';
 import { problemWords } from '../../engine/problem-words';
 import type { ShelfItem } from '../../project/storage/projects';
 import { plural } from '../format';
+import { useShelfPicture } from './use-shelf-picture';
 import type { ShelfActions } from './use-shelf';
 
 /** One project of the shelf. */
 export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: boolean; actions: ShelfActions }) {
   const icon = { fontSize: 18 };
+  const picture = useShelfPicture(item.id, isOpen);
   const isKept = item.savedAt > 0;
   const isSound = isKept && !item.problem;
   const buttons = [
@@ -33,19 +35,30 @@ export function ShelfRow({ item, isOpen, actions }: { item: ShelfItem; isOpen: b
     >
       <ButtonBase
         onClick={() => void actions.open(item.id)}
-        sx={{ flex: 1, minWidth: 0, py: 2, px: 2, display: 'block', textAlign: 'left' }}
+        sx={{ flex: 1, minWidth: 0, py: 2, px: 2, gap: 3, justifyContent: 'flex-start', textAlign: 'left' }}
       >
-        <Box sx={{ fontWeight: 650, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-          {item.name}
+        <Box
+          component="span"
+          aria-hidden
+          sx={{
+            ...{ width: 72, height: 45, flexShrink: 0, borderRadius: 1, backgroundSize: 'cover' },
+            bgcolor: (t) => t.vars!.palette.tokens.ground,
+            ...(picture && { backgroundImage: `url(${picture})` }),
+          }}
+        />
+        <Box component="span" sx={{ minWidth: 0, display: 'block' }}>
+          <Box sx={{ fontWeight: 650, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+            {item.name}
+          </Box>
+          <Box sx={{ color: 'text.secondary', fontSize: 12 }}>
+            {isOpen ? 'open now, ' : ''}
+            {item.problem && isKept ? 'cannot be opened here' : plural(item.runs, 'run')}
+            {saved ? `, saved ${saved}` : ', not kept in this browser'}
+          </Box>
+          {item.problem && (
+            <Box sx={{ color: 'error.main', fontSize: 12, textWrap: 'pretty' }}>{problemWords(item.problem)}</Box>
+          )}
         </Box>
-        <Box sx={{ color: 'text.secondary', fontSize: 12 }}>
-          {isOpen ? 'open now, ' : ''}
-          {item.problem && isKept ? 'cannot be opened here' : plural(item.runs, 'run')}
-          {saved ? `, saved ${saved}` : ', not kept in this browser'}
-        </Box>
-        {item.problem && (
-          <Box sx={{ color: 'error.main', fontSize: 12, textWrap: 'pretty' }}>{problemWords(item.problem)}</Box>
-        )}
       </ButtonBase>
       {buttons.map(({ label, act, Icon }) => (
         <Tooltip key={label} title={label}>

@@ -125,7 +125,8 @@ export interface SessionState {
   /** A lane that was copied, and what its values are. */
   readonly copiedLane: { readonly quantity: string; readonly lane: LaneSpec } | undefined;
   readonly save: SaveState;
-  readonly dialog: 'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | 'pieces' | undefined;
+  readonly dialog:
+    'shelf' | 'export' | 'section' | 'prepare' | 'bringPath' | 'keys' | 'pieces' | 'commands' | undefined;
   /** Those that are shown or wait to be, the oldest first. */
   readonly notices: readonly Notice[];
   set(change: SessionChange): void;

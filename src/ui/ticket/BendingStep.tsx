@@ -44,6 +44,7 @@ export function BendingStep({ run, course, segment, path, result }: StepProps) {
         <NumberField
           of={[...keys, 'roll']}
           label="Roll"
+          initial={0}
           quantity="angle"
           step={Math.PI / 180}
           value={shape.roll}
@@ -54,6 +55,7 @@ export function BendingStep({ run, course, segment, path, result }: StepProps) {
         <NumberField
           of={[...keys, 'turns']}
           label="Turns over the length"
+          initial={0}
           quantity="plain"
           step={0.25}
           value={shape.turns}
@@ -65,6 +67,7 @@ export function BendingStep({ run, course, segment, path, result }: StepProps) {
         <NumberField
           of={[...keys, 'gauge']}
           label="Gauge"
+          initial={1}
           quantity="plain"
           step={0.05}
           value={shape.gauge}
@@ -78,6 +81,7 @@ export function BendingStep({ run, course, segment, path, result }: StepProps) {
         <NumberField
           of={[...keys, 'lift']}
           label="Lifted, plumb"
+          initial={0}
           quantity="length"
           step={0.05}
           value={shape.lift ?? 0}

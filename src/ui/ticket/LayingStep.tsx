@@ -49,6 +49,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         <KindFields
           kind={layingRule(rule)}
           values={rule}
+          initial={layingRule(rule).defaults}
           of={[...keys, 'laying', 'rule']}
           onChange={(next) => edit((project) => setRule(project, at, next))}
         />
@@ -62,6 +63,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         <KindFields
           kind={fit}
           values={course.fit}
+          initial={fit.defaults}
           of={[...keys, 'fit']}
           onChange={(next) => edit((project) => setCourse(project, at, { fit: next }))}
         />

@@ -3,6 +3,7 @@
 import { Box, Button, Typography } from '@mui/material';
 import type { MakerFigure } from '../../core/segment/maker';
 import { maker, toDrawn, type MakerSpec } from '../../core/segment/registry';
+import { makerDefaults } from '../../project/defaults';
 import { setMaker } from '../../project/commands/segments';
 import type { Segment } from '../../project/schema';
 import { FormFields, type FormValues } from '../fields/FormFields';
@@ -35,6 +36,7 @@ export function MakerForm({ segment, spec, seen }: MakerFormProps) {
         <FormFields
           fields={own.fields}
           values={values}
+          initial={makerDefaults(spec.kind)}
           of={['segments', segment.id, 'source', 'spec']}
           onChange={(key, value) => put({ ...spec, [key]: value })}
         />

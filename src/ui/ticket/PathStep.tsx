@@ -5,13 +5,13 @@ import { changeKind } from '../../core/edit/change-kind';
 import { deviation } from '../../core/edit/deviation';
 import type { Slope } from '../../core/shape/slope';
 import { distance } from '../../core/math/vec3';
-import { CURVE_KINDS, curveKind, type CurveSpec } from '../../core/curve/registry';
+import { curveKind, type CurveSpec } from '../../core/curve/registry';
 import { changeCurve, replaceCurve, setClosed } from '../../project/commands/paths';
-import { OptionCard } from '../fields/OptionCard';
 import { SwitchField } from '../fields/SwitchField';
 import { metres, percentText, plural, radius } from '../format';
 import { useEdit, useNotify, useProject, useSession, useSet } from '../state/app-context';
 import { EndsMenu, HAS_HANDLES } from './EndsMenu';
+import { KindChoice } from './KindChoice';
 import { PathChoice } from './PathChoice';
 import { PathNumbers } from './PathNumbers';
 import { MoreMenu } from './MoreMenu';
@@ -47,21 +47,7 @@ export function PathStep({ run, path, result }: StepProps) {
   return (
     <>
       <PathChoice run={run} />
-      <Box
-        role="radiogroup"
-        aria-label="Kind of path"
-        sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5 }}
-      >
-        {CURVE_KINDS.map(({ kind, label, hint: purpose }) => (
-          <OptionCard
-            key={kind}
-            label={label}
-            hint={purpose}
-            isChosen={curve.kind === kind}
-            onChoose={() => replace(changeKind(curve, kind))}
-          />
-        ))}
-      </Box>
+      <KindChoice kind={curve.kind} onChange={(kind) => replace(changeKind(curve, kind))} />
       <Typography variant="body2" color="text.secondary">
         {hint}.
       </Typography>

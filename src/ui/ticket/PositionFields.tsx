@@ -44,6 +44,7 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
       <NumberField
         of={[...keys, 'side']}
         label="To the right (S)"
+        initial={0}
         {...distance}
         value={course.side}
         onChange={(side) => change({ side })}
@@ -51,6 +52,7 @@ export function PositionFields({ at, course }: { at: CourseAt; course: Course })
       <NumberField
         of={[...keys, 'height']}
         label="Above (U)"
+        initial={0}
         {...distance}
         value={course.height}
         onChange={(height) => change({ height })}

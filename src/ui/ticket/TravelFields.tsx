@@ -29,6 +29,7 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
     <>
       <NumberField
         label="Slides along at"
+        initial={0}
         quantity="speed"
         step={0.1}
         min={-1e4}
@@ -50,6 +51,7 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
       <NumberField
         of={['runs', id, 'motion', 'shift']}
         label="Has slid by"
+        initial={0}
         quantity="length"
         step={0.05}
         min={-1e6}

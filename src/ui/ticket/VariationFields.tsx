@@ -17,6 +17,7 @@ export function VariationFields({ variation, keys, onChange }: VariationFieldsPr
     <>
       <NumberField
         label="Vary brightness by up to"
+        initial={0}
         of={[...keys, 'tint']}
         quantity="percent"
         step={0.05}
@@ -27,6 +28,7 @@ export function VariationFields({ variation, keys, onChange }: VariationFieldsPr
       />
       <NumberField
         label="Textures shifted by up to"
+        initial={0}
         of={[...keys, 'shift']}
         quantity="length"
         step={0.1}

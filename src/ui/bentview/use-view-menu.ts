@@ -1,0 +1,101 @@
+import { useRef, useState, type MouseEvent, type PointerEvent } from 'react';
+import { changeGuide, deleteGuide } from '../../project/commands/guides';
+import { deletePoints, insertPoint } from '../../project/commands/paths';
+import type { Path } from '../../project/schema';
+import { useKitActions } from '../kits/use-kit-actions';
+import { useApp } from '../state/app-context';
+import type { MenuPlace, RowMenuItem } from '../ticket/RowMenu';
+import { useRunActions } from '../ticket/use-run-actions';
+import { nearestStation } from './nearest-station';
+import type { Viewport } from './viewport';
+
+/** Pixels within which a right press is a click; farther it moves the view. */
+const STILL = 4;
+/** Pixels within which a path is meant. */
+const NEAR = 12;
+
+/** What a right click in the bent view offers: for the point, the path, the run or the guide under it. */
+export function useViewMenu(viewport: Viewport, path: Path | undefined) {
+  const { document, session, results } = useApp();
+  const actions = useRunActions();
+  const kits = useKitActions();
+  const pressed = useRef<MenuPlace>(undefined);
+  const [menu, setMenu] = useState<{ readonly place: MenuPlace; readonly items: readonly RowMenuItem[] }>();
+  const { edit } = document.getState();
+  const set = session.getState().set;
+
+  const forPoint = (i: number): readonly RowMenuItem[] => {
+    const { point, more } = session.getState();
+    const chosen = point !== undefined && [point, ...more].includes(i) ? [point, ...more] : [i];
+    return [
+      { label: `Choose point ${i + 1}`, act: () => set({ point: i, guide: undefined, step: 'path' }) },
+      { label: chosen.length > 1 ? `Delete ${chosen.length} points` : 'Delete this point', hotkey: 'Delete', act: () => { edit((p) => deletePoints(p, path!.id, chosen)); set({ point: undefined }); } }, // prettier-ignore
+    ];
+  };
+  const forRun = (id: string): readonly RowMenuItem[] => {
+    const run = document.getState().project.runs.find((own) => own.id === id);
+    if (!run) return [];
+    return [
+      { label: `Choose ${run.name.slice(0, 40)}`, act: () => set({ run: id, point: undefined, guide: undefined }) },
+      { label: 'Frame it', act: () => { set({ run: id }); session.getState().frame('run'); } }, // prettier-ignore
+      { label: 'Duplicate on the same path', act: () => actions.duplicate(id) },
+      { label: 'Keep as a kit', act: () => kits.keep(run) },
+      { label: 'Hide', act: () => actions.show(run) },
+      { label: 'Delete', act: () => actions.remove(id) },
+    ];
+  };
+  const forGuide = (id: string): readonly RowMenuItem[] => [
+    { label: 'Choose this guide', act: () => set({ guide: id, point: undefined }) },
+    { label: 'Frame it', act: () => { set({ guide: id }); session.getState().frame('chosen'); } }, // prettier-ignore
+    { label: 'Hide', act: () => edit((p) => changeGuide(p, id, { visible: false })) },
+    { label: 'Delete', act: () => edit((p) => deleteGuide(p, id)) },
+  ];
+  const everywhere: readonly RowMenuItem[] = [
+    { label: 'Frame everything', hotkey: 'Home', act: () => session.getState().frame('all') },
+    { label: 'Commands', hotkey: 'C', act: () => set({ dialog: 'commands' }) },
+  ];
+  const offered = (event: MouseEvent<HTMLElement>): readonly RowMenuItem[] => {
+    const bounds = event.currentTarget.getBoundingClientRect();
+    const [x, y] = [event.clientX - bounds.left, event.clientY - bounds.top];
+    const point = path?.curve.points.findIndex(({ position }) => {
+      const at = viewport.toScreen(position);
+      return at.isAhead && Math.hypot(at.x - x, at.y - y) < NEAR;
+    });
+    if (point !== undefined && point >= 0) return [...forPoint(point), 'line', ...everywhere];
+    const own = session.getState().run ?? document.getState().project.runs[0]?.id;
+    const result = results.getState().results.get(own ?? '');
+    const station = path && result ? nearestStation(viewport, result.path, x, y, NEAR) : undefined;
+    const insert: readonly RowMenuItem[] =
+      station === undefined
+        ? []
+        : [
+            {
+              label: 'New point here',
+              act: () => {
+                const made = insertPoint(document.getState().project, path!.id, station);
+                edit(() => made.project);
+                set({ point: made.point, guide: undefined });
+              },
+            },
+            { label: 'Ring here', act: () => set({ tool: 'ring', ring: station, laneKeys: [] }) },
+            'line',
+          ];
+    const run = viewport.runAt(x, y);
+    if (run) return [...insert, ...forRun(run), 'line', ...everywhere];
+    const guide = viewport.guideAt(x, y)?.id;
+    return [...insert, ...(guide ? [...forGuide(guide), 'line' as const] : []), ...everywhere];
+  };
+  return {
+    menu,
+    close: () => setMenu(undefined),
+    onPointerDownCapture: (event: PointerEvent<HTMLElement>) => {
+      pressed.current = event.button === 2 ? { x: event.clientX, y: event.clientY } : undefined;
+    },
+    onContextMenu: (event: MouseEvent<HTMLElement>) => {
+      event.preventDefault();
+      const from = pressed.current ?? { x: event.clientX, y: event.clientY };
+      if (Math.hypot(event.clientX - from.x, event.clientY - from.y) > STILL) return;
+      setMenu({ place: { x: event.clientX, y: event.clientY }, items: offered(event) });
+    },
+  };
+}
