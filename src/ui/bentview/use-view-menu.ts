@@ -6,11 +6,14 @@ import { useKitActions } from '../kits/use-kit-actions';
 import { useApp } from '../state/app-context';
 import type { MenuPlace, RowMenuItem } from '../ticket/RowMenu';
 import { useRunActions } from '../ticket/use-run-actions';
+import { courseView } from '../state/results-store';
 import { nearestStation } from './nearest-station';
 import type { Viewport } from './viewport';
 
 /** Pixels within which a right press is a click; farther it moves the view. */
 const STILL = 4;
+/** Pixels beside a path within which its pieces lie that are meant. */
+const BESIDE = 120;
 /** Pixels within which a path is meant. */
 const NEAR = 12;
 
@@ -43,6 +46,20 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
       { label: 'Hide', act: () => actions.show(run) },
       { label: 'Delete', act: () => actions.remove(id) },
     ];
+  };
+  const forPiece = (id: string, x: number, y: number): readonly RowMenuItem[] => {
+    const result = results.getState().results.get(id);
+    const station = result && nearestStation(viewport, result.path, x, y, BESIDE);
+    if (!result || station === undefined) return [];
+    const shown = session.getState().run === id ? session.getState().course : undefined;
+    const { layout, id: course } = courseView(result, shown);
+    const found = layout.placements.find((own) => own.station <= station && station < own.station + own.length);
+    if (!found) return [];
+    const choose = () => {
+      set({ run: id, point: undefined, guide: undefined });
+      set({ course, piece: found.piece, step: 'laying' });
+    };
+    return [{ label: `Choose piece ${found.piece + 1}`, act: choose }];
   };
   const forGuide = (id: string): readonly RowMenuItem[] => [
     { label: 'Choose this guide', act: () => set({ guide: id, point: undefined }) },
@@ -81,7 +98,7 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
             'line',
           ];
     const run = viewport.runAt(x, y);
-    if (run) return [...insert, ...forRun(run), 'line', ...everywhere];
+    if (run) return [...insert, ...forPiece(run, x, y), ...forRun(run), 'line', ...everywhere];
     const guide = viewport.guideAt(x, y)?.id;
     return [...insert, ...(guide ? [...forGuide(guide), 'line' as const] : []), ...everywhere];
   };

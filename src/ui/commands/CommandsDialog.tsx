@@ -16,8 +16,12 @@ export function CommandsDialog() {
     <Dialog
       open
       onClose={close}
-      aria-label="Commands"
-      slotProps={{ paper: { sx: { width: 560, position: 'absolute', top: 72, m: 0, overflow: 'visible' } } }}
+      slotProps={{
+        paper: {
+          'aria-label': 'Commands',
+          sx: { width: 560, position: 'absolute', top: 72, m: 0, overflow: 'visible' },
+        },
+      }}
     >
       <Autocomplete
         open

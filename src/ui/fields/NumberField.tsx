@@ -93,7 +93,10 @@ export function NumberField({
         <Box
           component="label"
           htmlFor={id}
-          sx={{ color: 'text.secondary', cursor: 'ew-resize', userSelect: 'none', touchAction: 'none' }}
+          sx={{
+            ...{ color: 'text.secondary', cursor: 'ew-resize', userSelect: 'none', touchAction: 'none' },
+            ...(differs && { '&::after': { content: '"•"', ml: 1, color: 'tokens.cane' } }),
+          }}
           onPointerDown={onPointerDown}
           onPointerMove={onPointerMove}
           onPointerUp={onPointerUp}
@@ -102,11 +105,6 @@ export function NumberField({
           title={title}
         >
           {label}
-          {differs && (
-            <Box component="span" aria-hidden sx={{ ml: 1, color: 'tokens.cane' }}>
-              •
-            </Box>
-          )}
         </Box>
         <InputBase
           id={id}

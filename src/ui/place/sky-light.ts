@@ -32,18 +32,19 @@ const DUSKS: readonly Day[] = [
   { height: 0.9, light: { zenith: '#1d2b38', horizon: '#4b5960', sun: '#dbe4f2', sunStrength: 1.7, ambient: 0.55, rim: 0.6 } }, // prettier-ignore
 ];
 
+/** Over what one works on: neutral, whatever the sky. */
+export const tableLight = (isDark: boolean): SkyLight => ({
+  ...{ zenith: '#ffffff', horizon: '#d9dcdd', sun: '#fff1dc', sunStrength: 2.6, ambient: 0.62 },
+  rim: isDark ? 0.9 : 0,
+});
+
 const mixed = (a: string, b: string, t: number): string => `#${new Color(a).lerp(new Color(b), t).getHexString()}`;
 
 /** The light of a sun that stands so many radians high, by day or in the dark theme. */
 export function skyLight(height: number, isDark: boolean): SkyLight {
   const days = isDark ? DUSKS : DAYS;
-  const next = Math.min(
-    Math.max(
-      days.findIndex((day) => day.height > height),
-      0,
-    ) || days.length - 1,
-    days.length - 1,
-  );
+  const found = days.findIndex((day) => day.height > height);
+  const next = found < 0 ? days.length - 1 : Math.max(found, 1);
   const [a, b] = [days[next - 1], days[next]];
   const t = Math.min(Math.max((height - a.height) / (b.height - a.height), 0), 1);
   const [p, q] = [a.light, b.light];

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { placeOf } from '../../project/commands/place';
 import { PLACE_DEFAULTS, type PlaceSpec } from '../../project/place-spec';
 import { usePicture, useProject } from '../state/app-context';
-import { skyLight, sunDirection, type SkyLight } from './sky-light';
+import { skyLight, sunDirection, tableLight, type SkyLight } from './sky-light';
 
 export interface Place extends PlaceSpec {
   readonly isDark: boolean;
@@ -29,7 +29,12 @@ export function useDark(): boolean {
 
 const made = (own: PlaceSpec, isDark: boolean, isShown: boolean): Place => ({
   ...own,
-  ...{ isDark, isShown, light: skyLight(own.sun.height, isDark), towards: sunDirection(own.sun) },
+  ...{
+    isDark,
+    isShown,
+    light: isShown ? skyLight(own.sun.height, isDark) : tableLight(isDark),
+    towards: sunDirection(own.sun),
+  },
 });
 
 /** Where the runs stand, as the theme and the kind of picture have it. */
