@@ -32,66 +32,70 @@ export function Panes({ ticket, bentView, straightView }: PanesProps) {
   const toggle = (panel: typeof ticketPanel, isFolded: boolean) =>
     isFolded ? panel.current?.expand() : panel.current?.collapse();
   return (
-    <Group orientation="horizontal" style={{ minHeight: 0 }}>
-      <Panel
-        panelRef={ticketPanel}
-        defaultSize={TICKET}
-        minSize={LEAST_TICKET}
-        maxSize={MOST_TICKET}
-        collapsible
-        collapsedSize={FOLDED_TICKET}
-        groupResizeBehavior="preserve-pixel-size"
-        onResize={({ inPixels }) => setTicketFolded(inPixels < LEAST_TICKET - 1)}
-        style={{ position: 'relative' }}
-      >
-        <Box sx={{ height: `calc(100% - ${FOOT}px)`, visibility: isTicketFolded ? 'hidden' : 'visible' }}>{ticket}</Box>
-        <Box
-          sx={{
-            height: FOOT,
-            border: '0 solid',
-            borderColor: 'divider',
-            ...(!isTicketFolded && { borderRightWidth: 1, borderTopWidth: 1, bgcolor: 'background.paper' }),
-          }}
-        />
-        <Fold
-          label={isTicketFolded ? 'Open the ticket' : 'Fold the ticket away'}
-          isFolded={isTicketFolded}
-          onToggle={() => toggle(ticketPanel, isTicketFolded)}
-          at={{ bottom: 2, right: isTicketFolded ? 1 : 6 }}
+    <Box component="section" aria-label="Workplace" sx={{ minHeight: 0 }}>
+      <Group orientation="horizontal" style={{ height: '100%' }}>
+        <Panel
+          panelRef={ticketPanel}
+          defaultSize={TICKET}
+          minSize={LEAST_TICKET}
+          maxSize={MOST_TICKET}
+          collapsible
+          collapsedSize={FOLDED_TICKET}
+          groupResizeBehavior="preserve-pixel-size"
+          onResize={({ inPixels }) => setTicketFolded(inPixels < LEAST_TICKET - 1)}
+          style={{ position: 'relative' }}
         >
-          {isTicketFolded ? <KeyboardArrowRightRounded /> : <KeyboardArrowLeftRounded />}
-        </Fold>
-      </Panel>
-      <Separator aria-label="Width of the ticket" className="pane-side" />
-      <Panel minSize={400}>
-        <Box component="main" sx={{ height: '100%' }}>
-          <Group orientation="vertical">
-            <Panel minSize={160}>{bentView}</Panel>
-            <Separator aria-label="Height of the straight view" className="pane-edge" />
-            <Panel
-              panelRef={straightPanel}
-              defaultSize={HEIGHT}
-              minSize={140}
-              collapsible
-              collapsedSize={HEADING}
-              groupResizeBehavior="preserve-pixel-size"
-              onResize={({ inPixels }) => setStraightFolded(inPixels < HEADING + 20)}
-              style={{ position: 'relative' }}
-            >
-              {straightView}
-              <Fold
-                label={isStraightFolded ? 'Open the straight view' : 'Fold the straight view away'}
-                isFolded={isStraightFolded}
-                onToggle={() => toggle(straightPanel, isStraightFolded)}
-                at={{ top: 4, left: 104 }}
+          <Box sx={{ height: `calc(100% - ${FOOT}px)`, visibility: isTicketFolded ? 'hidden' : 'visible' }}>
+            {ticket}
+          </Box>
+          <Box
+            sx={{
+              height: FOOT,
+              border: '0 solid',
+              borderColor: 'divider',
+              ...(!isTicketFolded && { borderRightWidth: 1, borderTopWidth: 1, bgcolor: 'background.paper' }),
+            }}
+          />
+          <Fold
+            label={isTicketFolded ? 'Open the ticket' : 'Fold the ticket away'}
+            isFolded={isTicketFolded}
+            onToggle={() => toggle(ticketPanel, isTicketFolded)}
+            at={{ bottom: 2, right: isTicketFolded ? 1 : 6 }}
+          >
+            {isTicketFolded ? <KeyboardArrowRightRounded /> : <KeyboardArrowLeftRounded />}
+          </Fold>
+        </Panel>
+        <Separator aria-label="Width of the ticket" className="pane-side" />
+        <Panel minSize={400}>
+          <Box component="main" sx={{ height: '100%' }}>
+            <Group orientation="vertical">
+              <Panel minSize={160}>{bentView}</Panel>
+              <Separator aria-label="Height of the straight view" className="pane-edge" />
+              <Panel
+                panelRef={straightPanel}
+                defaultSize={HEIGHT}
+                minSize={140}
+                collapsible
+                collapsedSize={HEADING}
+                groupResizeBehavior="preserve-pixel-size"
+                onResize={({ inPixels }) => setStraightFolded(inPixels < HEADING + 20)}
+                style={{ position: 'relative' }}
               >
-                {isStraightFolded ? <KeyboardArrowUpRounded /> : <KeyboardArrowDownRounded />}
-              </Fold>
-            </Panel>
-          </Group>
-        </Box>
-      </Panel>
-    </Group>
+                {straightView}
+                <Fold
+                  label={isStraightFolded ? 'Open the straight view' : 'Fold the straight view away'}
+                  isFolded={isStraightFolded}
+                  onToggle={() => toggle(straightPanel, isStraightFolded)}
+                  at={{ top: 4, left: 104 }}
+                >
+                  {isStraightFolded ? <KeyboardArrowUpRounded /> : <KeyboardArrowDownRounded />}
+                </Fold>
+              </Panel>
+            </Group>
+          </Box>
+        </Panel>
+      </Group>
+    </Box>
   );
 }
 

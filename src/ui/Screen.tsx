@@ -9,6 +9,7 @@ import { KitDrag } from './kits/KitDrag';
 import { Notices } from './Notices';
 import { Panes } from './Panes';
 import { useNotify, useSession, useSet } from './state/app-context';
+import { useKeptPictures } from './shelf/use-shelf-picture';
 import { useCrossings } from './state/use-crossings';
 import { usePlugNotice } from './state/use-plug-notice';
 import { StraightView } from './straightview/StraightView';
@@ -22,6 +23,7 @@ export function Screen() {
   useAppKeys();
   usePlugNotice();
   useCrossings();
+  useKeptPictures();
   return (
     <Box
       onDragStart={(event) => event.preventDefault()} // by the browser; what can be dragged here follows the pointer itself

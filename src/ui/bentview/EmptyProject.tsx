@@ -24,10 +24,15 @@ export function EmptyProject() {
       <Box
         sx={{
           pointerEvents: 'auto',
-          width: 4 * 124 + 60,
+          width: 534,
+          maxWidth: '96%',
+          maxHeight: 'calc(100% - 116px)', // below the toolbar
+          overflowY: 'auto',
+          mt: '92px',
+          mb: 6,
           p: 6,
           display: 'grid',
-          gap: 3,
+          gap: 2.5,
           borderRadius: 1.5,
           border: '1px solid',
           borderColor: 'divider',
@@ -46,22 +51,24 @@ export function EmptyProject() {
         >
           Draw a road
         </Button>
-        <BringButton
-          label="Bring a mesh (GLB, OBJ, STL, PLY)"
-          onBrought={(mesh) => {
-            addRunOf(broughtSegment(mesh));
-            if (isSideInDoubt(mesh)) set({ dialog: 'prepare' });
-            notify(arrivalWords(mesh));
-          }}
-        />
-        <Button
-          variant="outlined"
-          color="secondary"
-          startIcon={<LandscapeOutlined />}
-          onClick={() => void openSample()}
-        >
-          Open the sample
-        </Button>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 2fr', gap: 2.5 }}>
+          <BringButton
+            label="Bring a mesh (GLB, OBJ, STL, PLY)"
+            onBrought={(mesh) => {
+              addRunOf(broughtSegment(mesh));
+              if (isSideInDoubt(mesh)) set({ dialog: 'prepare' });
+              notify(arrivalWords(mesh));
+            }}
+          />
+          <Button
+            variant="outlined"
+            color="secondary"
+            startIcon={<LandscapeOutlined />}
+            onClick={() => void openSample()}
+          >
+            Open the sample
+          </Button>
+        </Box>
         <Typography variant="caption" color="text.secondary">
           Or something small to try
         </Typography>

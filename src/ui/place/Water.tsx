@@ -65,7 +65,7 @@ export function Water({ place, level, sphere }: { place: Place; level: number; s
   return (
     <mesh
       material={material}
-      material-color={place.isDark ? '#22383f' : '#5b7d80'}
+      material-color={place.isDark ? '#3d5a62' : '#5b7d80'}
       material-roughness={place.isDark ? 0.55 : 0.3}
       material-normalMap-repeat={[side / COVERS, side / COVERS]}
       rotation-x={-Math.PI / 2}

@@ -28,8 +28,8 @@ const DAYS: readonly Day[] = [
 
 /** The same in lamp light: a sky after sunset, a moon for the sun. */
 const DUSKS: readonly Day[] = [
-  { height: 0.05, light: { zenith: '#1b2733', horizon: '#59585a', sun: '#cfd8ea', sunStrength: 1.5, ambient: 0.5, rim: 0.6 } }, // prettier-ignore
-  { height: 0.9, light: { zenith: '#1d2b38', horizon: '#4b5960', sun: '#dbe4f2', sunStrength: 1.7, ambient: 0.55, rim: 0.6 } }, // prettier-ignore
+  { height: 0.05, light: { zenith: '#1b2733', horizon: '#59585a', sun: '#cfd8ea', sunStrength: 1.9, ambient: 0.75, rim: 0.6 } }, // prettier-ignore
+  { height: 0.9, light: { zenith: '#1d2b38', horizon: '#4b5960', sun: '#dbe4f2', sunStrength: 2.1, ambient: 0.8, rim: 0.6 } }, // prettier-ignore
 ];
 
 /** Over what one works on: neutral, whatever the sky. */

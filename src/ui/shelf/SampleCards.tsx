@@ -7,7 +7,7 @@ import { SmallPicture } from '../pictures/SmallPicture';
 import { useApp, useNotify } from '../state/app-context';
 
 /** Pixels of a picture. */
-const [WIDE, HIGH] = [112, 70];
+const [WIDE, HIGH] = [112, 62];
 
 /** Small samples, one a job, as pictures; opened, each says what to try. */
 export function SampleCards({ onOpened }: { onOpened?: () => void }) {
@@ -17,7 +17,7 @@ export function SampleCards({ onOpened }: { onOpened?: () => void }) {
   const open = async ({ project, tryThis }: SmallSample) => {
     if (!tell.problems(await keeper.create(project))) return;
     session.getState().frame('run');
-    notify(tryThis, { stays: true });
+    notify(tryThis, { stays: true, action: { label: 'Got it', act: () => undefined } });
     onOpened?.();
   };
   return (
