@@ -83,12 +83,6 @@ await picture('section', async (page) => {
   await page.getByRole('button', { name: 'Draw the cross-section' }).click();
   await page.getByRole('button', { name: 'Corner 2' }).focus();
 });
-await picture('belt', async (page) => {
-  await choose(page, 'Bucket chain');
-  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
-  await page.waitForTimeout(1500);
-  await page.getByText(/links fit/).scrollIntoViewIfNeeded();
-});
 await picture('rope', async (page) => {
   await choose(page, 'Mooring line');
   await page.mouse.move(760, 450);
@@ -97,10 +91,6 @@ await picture('rope', async (page) => {
 await picture('prepare', async (page) => {
   await choose(page, 'Driftwood');
   await prepare(page, 'Orientation and size');
-});
-await picture('colour', async (page) => {
-  await choose(page, 'Mooring line');
-  await prepare(page, 'Colour');
 });
 await picture('above', async (page) => {
   await page.getByRole('button', { name: /^Looking:/ }).click();
@@ -120,12 +110,6 @@ await picture('above', async (page) => {
       from.x + ((to.x - from.x) * i) / 24,
       from.y + ((to.y - from.y) * i) / 24 + 60 * Math.sin((Math.PI * i) / 24),
     );
-});
-await picture('winding', async (page) => {
-  await choose(page, 'Honeysuckle');
-  await page.getByRole('button', { name: 'Signal mast', exact: true }).click();
-  await page.mouse.move(790, 330);
-  for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -100);
 });
 await picture('ring', async (page) => {
   await choose(page, 'Driftwood');
@@ -186,5 +170,25 @@ await picture('keys', async (page) => {
   await page.getByRole('slider', { name: 'Key of Point 4 at 1.00 s' }).click();
   await page.getByRole('button', { name: /^Then/ }).click();
   await page.getByRole('radio', { name: 'Own curve' }).click();
+});
+const look = async (page: Page, camera: string) => {
+  await page.getByRole('button', { name: /^Looking:/ }).click();
+  await page.getByRole('button', { name: `Look from ${camera}` }).click();
+  await page.mouse.move(700, 640);
+};
+await picture('landing', async (page) => {
+  await look(page, 'The landing stage');
+  await page.getByRole('button', { name: 'Only the result' }).click();
+  await page.mouse.move(700, 640);
+});
+await picture('lines', async (page) => {
+  await page.getByRole('button', { name: /^Picture:/ }).click();
+  await page.getByRole('button', { name: 'Lines' }).click();
+  await page.keyboard.press('Escape');
+  await look(page, 'Beacon');
+});
+await picture('add', async (page) => {
+  await page.getByRole('button', { name: 'Add a run' }).click();
+  await page.waitForTimeout(6000);
 });
 await browser.close();

@@ -9,6 +9,7 @@ import { useApp, usePicture, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
+import { withQuickLooks } from './quick-looks';
 import { screenPicture } from './screen-picture';
 import type { Eye } from './lens-change';
 import { Occlusion } from './occlusion';
@@ -92,7 +93,9 @@ export function Quality() {
     const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
-      gl.render(scene, camera);
+      // A slow machine draws the place plainly while something moves.
+      if (isMoving && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
+      else gl.render(scene, camera);
       still.dispose();
     }
     if (isSmooth) {

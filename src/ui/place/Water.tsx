@@ -12,6 +12,7 @@ import {
 import { tilingNoise } from '../../core/segment/finish/pattern';
 import type { Sphere } from '../bentview/scene-box';
 import { AS_GROUND } from '../pictures/take-picture';
+import { quickLook, setQuickLook } from '../bentview/quick-looks';
 import { GROUND_REACH } from './PlaceGround';
 import type { Place } from './use-place';
 
@@ -61,11 +62,13 @@ export function Water({ place, level, sphere }: { place: Place; level: number; s
     },
     [waves, material],
   );
+  const colour = place.isDark ? '#3d5a62' : '#5b7d80';
+  useEffect(() => setQuickLook(material, quickLook(colour, false)), [material, colour]);
   const [x, , z] = sphere.centre;
   return (
     <mesh
       material={material}
-      material-color={place.isDark ? '#3d5a62' : '#5b7d80'}
+      material-color={colour}
       material-roughness={place.isDark ? 0.55 : 0.3}
       material-normalMap-repeat={[side / COVERS, side / COVERS]}
       rotation-x={-Math.PI / 2}

@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { MeshStandardMaterial } from 'three';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import { buildMaterials, disposeMaterials } from '../bentview/materials';
+import { quickLook, setQuickLook } from '../bentview/quick-looks';
 import { usePlainSurface } from './use-plain-surface';
 import { withVariety } from './with-variety';
 
@@ -12,9 +13,12 @@ export function usePlainMaterial(finish: PlainFinish, isPlain: boolean): MeshSta
   const { colour, roughness, metalness } = finish;
   const surface = usePlainSurface(finish);
   const material = useMemo(() => {
-    if (isPlain || !surface) return new MeshStandardMaterial({ color: colour, roughness, metalness });
-    const [made] = buildMaterials(surface.materials, surface.images, false, invalidate);
-    return withVariety(made);
+    const made =
+      isPlain || !surface
+        ? new MeshStandardMaterial({ color: colour, roughness, metalness })
+        : withVariety(buildMaterials(surface.materials, surface.images, false, invalidate)[0]);
+    setQuickLook(made, quickLook(colour, true));
+    return made;
   }, [surface, isPlain, colour, roughness, metalness, invalidate]);
   useEffect(() => () => disposeMaterials([material]), [material]);
   return material;
