@@ -21,19 +21,19 @@ test('a run is kept as a kit and dragged onto another path; what changes of it c
   await page.mouse.move(from.x + 60, from.y, { steps: 3 });
   await page.mouse.move(to.x, to.y + 3, { steps: 6 });
   await page.mouse.up();
-  await expect(row(page, 'Overflow pipe 2')).toBeVisible();
+  await expect(row(page, 'Overflow pipe 2 ')).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Kits' }).getByText('1 here')).toBeVisible();
   // Once more beside it, then both go with the kit.
   await page.getByRole('button', { name: 'Overflow pipe: kit' }).click();
   await page.getByRole('menuitem', { name: /^Lay along the path of/ }).click();
-  await expect(row(page, 'Overflow pipe 3')).toBeVisible();
+  await expect(row(page, 'Overflow pipe 3 ')).toBeVisible();
   await page.getByRole('button', { name: /^4\s*Bending/ }).click();
   await page.getByLabel('Gauge', { exact: true }).fill('2.5');
   await page.keyboard.press('Enter');
-  await row(page, 'Overflow pipe 3').click({ button: 'right' });
+  await row(page, 'Overflow pipe 3 ').click({ button: 'right' });
   await page.getByRole('menuitem', { name: 'Change its kit to this' }).click();
   await expect(page.getByText('2 runs that follow it here')).toBeVisible();
-  await row(page, 'Overflow pipe 2').click();
+  await row(page, 'Overflow pipe 2 ').click();
   await expect(page.getByLabel('Gauge', { exact: true })).toHaveValue('2.5');
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -32,7 +32,7 @@ export function Panes({ ticket, bentView, straightView }: PanesProps) {
   const toggle = (panel: typeof ticketPanel, isFolded: boolean) =>
     isFolded ? panel.current?.expand() : panel.current?.collapse();
   return (
-    <Box component="section" aria-label="Workplace" sx={{ minHeight: 0 }}>
+    <Box component="section" aria-label="Workplace" sx={{ minHeight: 0, minWidth: 0 }}>
       <Group orientation="horizontal" style={{ height: '100%' }}>
         <Panel
           panelRef={ticketPanel}

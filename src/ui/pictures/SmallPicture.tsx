@@ -10,6 +10,14 @@ import { useApp } from '../state/app-context';
 const KEPT = new Map<string, Promise<Picture | undefined>>();
 const MOST_KEPT = 200;
 
+/** One after the other, so that other work need not wait for all of them. */
+let turn: Promise<unknown> = Promise.resolve();
+function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  const next = turn.then(work, work);
+  turn = next.catch(() => undefined);
+  return next;
+}
+
 export interface SmallPictureProps {
   readonly project: Project;
   /** What it shows and which state of it. */
@@ -29,8 +37,7 @@ export function SmallPicture({ project, name, width, height }: SmallPictureProps
     let isLive = true;
     const asked =
       KEPT.get(key) ??
-      baker
-        .call((api) => api.picture(project, width * 2, height * 2))
+      inTurn(() => baker.call((api) => api.picture(project, width * 2, height * 2)))
         .then((made) => (made.ok ? made.value : undefined))
         .catch(() => undefined); // a crash is told where it happened
     if (!KEPT.has(key) && KEPT.size >= MOST_KEPT) KEPT.delete(KEPT.keys().next().value!);
