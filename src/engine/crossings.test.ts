@@ -71,12 +71,20 @@ describe('runs that cross', () => {
     expect((await crossingsOf(across(5))).size).toBe(0);
   });
 
-  it('are clear of each other after one of them is moved aside, or both made thinner', async () => {
+  it('are clear of each other after one of them is moved aside, its path is, or both are made thinner', async () => {
     const project = across(0.15);
     const finding = crossingFinding((await crossingsOf(project)).get('r1')![0]);
     const moved = applyRemedy(project, 'r1', finding.remedy!)!;
     expect(moved.runs[1].shape.lanes?.offsetUp?.keys).toHaveLength(3);
     expect((await crossingsOf(moved)).size).toBe(0);
+    const elsewhere = applyRemedy(
+      project,
+      'r1',
+      finding.others!.find(({ kind }) => kind === 'movePath')!,
+    )!;
+    expect(elsewhere.runs).toEqual(project.runs); // the path has moved, not the run on it
+    expect(elsewhere.paths[1]).not.toEqual(project.paths[1]);
+    expect((await crossingsOf(elsewhere)).size).toBe(0);
     const thinner = applyRemedy(
       project,
       'r1',
@@ -111,6 +119,11 @@ describe('a run that comes back', () => {
     const gap = solids[0].minGap(solids[1], 0.15);
     const slope = Math.atan2(0.3, 2 * Math.PI);
     expect(-depthAt(a, turn, b, 2 * turn).depth).toBeCloseTo((gap + 2 * RADIUS) / Math.cos(slope) - 2 * RADIUS, 2);
+  });
+
+  it('of few numbers offers no path to move: its bends are opened instead', async () => {
+    const finding = crossingFinding((await crossingsOf(bars([coil(0.15)]))).get('r0')![0]);
+    expect(finding.others!.map(({ kind }) => kind)).not.toContain('movePath');
   });
 
   it('is not told of where it only bends tightly', async () => {

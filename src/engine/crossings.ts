@@ -1,4 +1,5 @@
 import { Matrix4 } from 'three';
+import { curveKind } from '../core/curve/registry';
 import type { Crossing } from '../core/findings/crossing';
 import { fail, ok, type Result } from '../core/math/result';
 import { dot, normalize, sub, type Vec3 } from '../core/math/vec3';
@@ -142,11 +143,13 @@ function crossingsOf(hits: readonly Hit[], a: Body, b: Body): Crossing[] {
   return groups.flatMap((group) => {
     const looked = group.map((hit) => ({ hit, ...depthAt(a.course, hit.a, b.course, hit.b) }));
     const deepest = looked.reduce((most, own) => (own.depth > most.depth ? own : most));
-    const { hit, depth, up, side, gauge } = deepest;
+    const { hit, depth, up, side, gauge, away } = deepest;
     if (depth < a.mesh.half * LEAST) return [];
     const [from, to] = [group[0].a, group[group.length - 1].a];
     const other = a.run === b.run ? undefined : b.run.id;
-    return [{ from, to, station: hit.a, run: other, other: hit.b, depth, up, side, gauge, half: a.mesh.half, reach }];
+    const kind = curveKind(a.run.derived.source.curve);
+    const isDrawn = kind.group === 'points' && !kind.uses.weight;
+    return [{ from, to, station: hit.a, run: other, other: hit.b, depth, up, side, gauge, away, isDrawn, half: a.mesh.half, reach }]; // prettier-ignore
   });
 }
 
@@ -167,5 +170,5 @@ export function depthAt(a: DerivedCourse, s: number, b: DerivedCourse, t: number
   const [own, other] = [far(a, first, -1), far(b, second, 1)];
   const depth = own + other - apart;
   const aside = (axis: number) => depth * dot(away, vec(first, axis));
-  return { depth, up: aside(UP), side: aside(SIDE), gauge: own > 0 ? Math.max(1 - depth / own, 0) : 0 };
+  return { depth, away, up: aside(UP), side: aside(SIDE), gauge: own > 0 ? Math.max(1 - depth / own, 0) : 0 };
 }

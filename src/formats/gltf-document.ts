@@ -10,7 +10,8 @@ import {
 import { KHRTextureTransform, type Transform } from '@gltf-transform/extensions';
 import { fail, type Problem, type Result } from '../core/math/result';
 import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../core/mesh/mesh';
-import { addFaceNormals, fixMesh } from './fix-mesh';
+import { addFaceNormals } from '../core/mesh/smooth-normals';
+import { fixMesh } from './fix-mesh';
 import { MAX_TRIANGLES } from './format';
 import { worldPlaces } from './gltf-places';
 

@@ -1,3 +1,4 @@
+import type { Vec3 } from '../math/vec3';
 import type { Reach } from '../shape/reach';
 
 /** Where a run passes through another one, or through itself. Metres. */
@@ -16,6 +17,10 @@ export interface Crossing {
   readonly up: number;
   readonly side: number;
   readonly gauge: number;
+  /** Straight away from the other, as a unit vector of the scene. */
+  readonly away: Vec3;
+  /** Its path goes through points that can be moved. */
+  readonly isDrawn: boolean;
   /** How far its section reaches from the path. */
   readonly half: number;
   /** The run's. */

@@ -9,6 +9,7 @@ import type { Bump } from '../shape/edit-lane';
 import type { Shape } from '../shape/shape';
 import type { Crossing } from './crossing';
 import type { LayingRuleName } from '../layout/registry';
+import type { Vec3 } from '../math/vec3';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { PrepareSpec } from '../segment/segment-spec';
 
@@ -34,6 +35,8 @@ export type Remedy =
   | { readonly kind: 'pushOut'; readonly guide: string }
   /** Metres up and sideways by which the run moves aside. */
   | (Bump & { readonly kind: 'moveAside'; readonly up: number; readonly side: number })
+  /** The path itself moves at a station, and is back where it was `over` metres on either side. Metres. */
+  | { readonly kind: 'movePath'; readonly station: number; readonly over: number; readonly by: Vec3 }
   /** Times as thick as it was, both ways or sideways only. */
   | (Bump & { readonly kind: 'setGauge'; readonly gauge: number; readonly which?: 'side' })
   | { readonly kind: 'setPointRadius'; readonly point: number; readonly radius: number };

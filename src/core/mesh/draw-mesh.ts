@@ -1,3 +1,4 @@
+import { toSrgb } from '../math/srgb';
 import { cross, dot, normalize, type Vec3 } from '../math/vec3';
 import type { Mesh } from './mesh';
 
@@ -114,6 +115,3 @@ function shrunk(colour: Float32Array, depth: Float32Array, w: number, width: num
     }
   return data;
 }
-
-/** The transfer function of sRGB (IEC 61966-2-1). */
-const toSrgb = (light: number): number => (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);

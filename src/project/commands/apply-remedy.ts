@@ -1,3 +1,4 @@
+import { bumpPath } from '../../core/edit/bump-path';
 import { roundBend } from '../../core/edit/round-bend';
 import type { Remedy } from '../../core/findings/finding';
 import { assertNever } from '../../core/math/assert-never';
@@ -58,6 +59,11 @@ export function applyRemedy(project: Project, runId: string, remedy: Remedy, cou
           editLane(made, runId, name, (lane) => bumped(lane, 0, remedy[name === 'offsetUp' ? 'up' : 'side'], remedy)),
         project,
       );
+    case 'movePath': {
+      const { station, over, by } = remedy;
+      const moved = changeCurve(project, run.path, (curve) => bumpPath(curve, station, over, by) ?? curve);
+      return moved === project ? undefined : moved;
+    }
     case 'setGauge':
       return editLane(project, runId, remedy.which === 'side' ? 'gaugeSide' : 'gauge', (lane) =>
         bumped(lane, 1, remedy.gauge, remedy),

@@ -121,6 +121,7 @@ const WORDS: { readonly [K in CheckName]: (facts: FactsOf<K>, finding: Finding) 
 /** What a further remedy is called. */
 export function remedyWords(remedy: Remedy): string {
   if (remedy.kind === 'roundBend') return 'Open the bend between';
+  if (remedy.kind === 'movePath') return 'Move the path there';
   if (remedy.kind !== 'setGauge') return 'Put right';
   return remedy.which === 'side' ? 'Widen it there' : 'Thin it there';
 }

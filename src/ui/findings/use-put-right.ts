@@ -5,6 +5,9 @@ import { changeCurve } from '../../project/commands/paths';
 import { useApp, useNotify } from '../state/app-context';
 import { useAsk } from '../state/use-ask';
 
+const NOT_OPENED = 'This bend cannot be opened by itself: move its points further apart.';
+const NOT_DONE = 'This cannot be put right by itself: move the points of the path there.';
+
 /** Carries out a finding's remedy for a run, and tells when it does not get there. */
 export function usePutRight(runId: string | undefined) {
   const notify = useNotify();
@@ -27,6 +30,6 @@ export function usePutRight(runId: string | undefined) {
     }
     const changed = applyRemedy(project, run.id, remedy, course ?? session.getState().course);
     if (changed) edit(() => changed);
-    else notify('This bend cannot be opened by itself: move its points further apart.', { kind: 'warning' });
+    else notify(remedy.kind === 'roundBend' ? NOT_OPENED : NOT_DONE, { kind: 'warning' });
   };
 }

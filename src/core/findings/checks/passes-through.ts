@@ -1,3 +1,4 @@
+import { scale } from '../../math/vec3';
 import type { Crossing } from '../crossing';
 import { defineCheck, type FindingOf, type Remedy } from '../finding';
 
@@ -9,10 +10,11 @@ const OVER = 3;
 
 /** A crossing as it is told of. */
 export function crossingFinding(crossing: Crossing): FindingOf<'passesThrough', { depth: number; other: number }> {
-  const { from, to, station, run, other, depth, up, side, gauge, half, reach } = crossing;
+  const { from, to, station, run, other, depth, up, side, gauge, half, reach, away, isDrawn } = crossing;
   const over = (to - from) / 2 + depth * OVER;
   const at = { station, over, reach };
   const aside: Remedy = { kind: 'moveAside', ...at, up: up * MARGIN, side: side * MARGIN };
+  const path: Remedy = { kind: 'movePath', station, over: over + half, by: scale(away, depth * MARGIN) };
   const thinner: Remedy = { kind: 'setGauge', ...at, gauge: gauge / MARGIN };
   const wider: Remedy = { kind: 'setGauge', ...at, gauge: 1.4, which: 'side' };
   // Between the two places it comes round too tightly.
@@ -23,7 +25,7 @@ export function crossingFinding(crossing: Crossing): FindingOf<'passesThrough', 
     facts: { depth, other },
     ...(run !== undefined && { run }),
     remedy: aside,
-    others: [...(gauge > 0.05 ? [thinner] : []), run === undefined ? opened : wider],
+    others: [...(isDrawn ? [path] : []), ...(gauge > 0.05 ? [thinner] : []), run === undefined ? opened : wider],
   };
 }
 

@@ -1,4 +1,5 @@
 import { seededRow } from '../../math/random';
+import { normalizeAll, smoothNormals } from '../../mesh/smooth-normals';
 import { defineGuideBody } from '../guide-body';
 
 /** Spokes round it, and rings from its middle to its foot. */
@@ -52,7 +53,9 @@ export const mound = defineGuideBody({
         if (ring > 0) indices.push(at(ring, k), at(ring, k + 1), at(ring + 1, k));
         indices.push(at(ring, k + 1), at(ring + 1, k + 1), at(ring + 1, k));
       }
-    const normals = smoothNormals(positions, indices);
+    const smooth = smoothNormals(Float32Array.from(positions), Uint32Array.from(indices));
+    normalizeAll(smooth);
+    const normals = [...smooth];
     // Its underside, at its foot.
     const foot = positions.length / 3;
     positions.push(0, 0, 0);
@@ -70,20 +73,3 @@ export const mound = defineGuideBody({
     };
   },
 });
-
-/** The mean of the faces about each vertex, by their areas. */
-function smoothNormals(p: readonly number[], indices: readonly number[]): number[] {
-  const normals = new Array<number>(p.length).fill(0);
-  for (let i = 0; i < indices.length; i += 3) {
-    const [a, b, c] = [indices[i] * 3, indices[i + 1] * 3, indices[i + 2] * 3];
-    const [ux, uy, uz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
-    const [vx, vy, vz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
-    const n = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
-    for (const at of [a, b, c]) for (let k = 0; k < 3; k++) normals[at + k] += n[k];
-  }
-  for (let i = 0; i < normals.length; i += 3) {
-    const l = Math.hypot(normals[i], normals[i + 1], normals[i + 2]) || 1;
-    for (let k = 0; k < 3; k++) normals[i + k] /= l;
-  }
-  return normals;
-}
