@@ -1,6 +1,6 @@
 import type { Picture } from '../core/mesh/draw-mesh';
 import { unwrap } from '../core/testing/runs';
-import { addables } from '../ui/ticket/addable';
+import { addables } from '../project/addables';
 import { loadFrom } from './bake';
 import { Deriver } from './derive';
 import { smallPicture } from './small-picture';

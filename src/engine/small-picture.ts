@@ -1,8 +1,7 @@
 import { partsOf } from '../core/layout/course-parts';
 import { drawMeshes, type Picture } from '../core/mesh/draw-mesh';
 import { ok, type Result } from '../core/math/result';
-import { showingCurve } from '../project/commands/kits';
-import type { Project } from '../project/schema';
+import type { Path, Project } from '../project/schema';
 import { bakeProject } from './bake';
 import type { Deriver } from './derive';
 
@@ -30,6 +29,12 @@ export async function smallPicture(
   if (!baked.ok) return baked;
   const meshes = baked.value.scene.map(({ mesh, origin }) => ({ mesh, ...(origin && { origin }) }));
   return ok(drawMeshes(meshes, { width, height, towards: TOWARDS }));
+}
+
+/** A path that bends both ways, so long, and rises by `rise`. Metres. */
+function showingCurve(length: number, rise: number): Path['curve'] {
+  const at = (x: number, z: number) => ({ position: [x * length, (x + 0.42) * rise, z * length] as const });
+  return { kind: 'smooth', closed: false, points: [at(-0.42, 0.1), at(-0.15, -0.1), at(0.15, 0.1), at(0.42, -0.1)] };
 }
 
 async function withPaths(deriver: Deriver, project: Project, slope: number): Promise<Project> {

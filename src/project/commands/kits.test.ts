@@ -7,7 +7,7 @@ import { setKey } from './keys';
 import { changeRun, deleteRun, setStep } from './runs';
 
 const landing = saltgrassLanding();
-const kitFrom = (project: Project, run: string, id = 'kit1'): Kit => ({ id, project: kitProject(project, run, 2)!, changedAt: 1000 }); // prettier-ignore
+const kitFrom = (project: Project, run: string, id = 'kit1'): Kit => ({ id, project: kitProject(project, run)!, changedAt: 1000 }); // prettier-ignore
 const rope = kitFrom(landing, 'mooring-line-run');
 const lay = (project: Project, kit: Kit, run: string, isLinked = true, path = 'causeway-line') =>
   layKit(project, kit, { run, path, isLinked });
@@ -17,7 +17,7 @@ const valid = (project: Project) => unwrap(openProject(JSON.parse(JSON.stringify
 
 describe('a kit', () => {
   it.each(landing.runs.map(({ id, name }) => [name, id]))('of %s is a project of its own that names nothing else', (name, id) => {
-    const kit = kitProject(landing, id, 2)!;
+    const kit = kitProject(landing, id)!;
     expect(valid(kit)).toEqual(JSON.parse(JSON.stringify(kit)));
     const [run, ...others] = kit.runs;
     expect([run.name, others, kit.guides]).toEqual([name, [], []]);
@@ -86,6 +86,6 @@ describe('a kit', () => {
     expect(runsOfKit(laid, 'kit1')).toEqual([]);
     expect(renewFromKit(laid, { ...rope, changedAt: 9 }).runs).toEqual(laid.runs);
     expect(deleteRun(laid, 'a').segments.length).toBe(landing.segments.length);
-    expect(kitProject(landing, 'nobody', 1)).toBeUndefined();
+    expect(kitProject(landing, 'nobody')).toBeUndefined();
   });
 });

@@ -1,11 +1,12 @@
 import { partsOf } from '../../core/layout/course-parts';
 import { addressKey } from '../keys/address';
-import { emptyProject, type Course, type Keyed, type Path, type Project, type Run } from '../schema';
+import { emptyProject, type Course, type Keyed, type Project, type Run } from '../schema';
+import { UNDRAWN } from '../sets/run-of-parts';
 import { changeRun, freeName } from './runs';
 
 /**
- * A run without its path, for any other path: its courses with their segments, shape and motion. It is kept as a small project of one run along a path
- * that shows it well, so that it is stored, brought up to date and written to files as projects are.
+ * A run without its path, for any other path: its courses with their segments, shape and motion. It is kept as a small project of one run whose path is
+ * still to be drawn, so that it is stored, brought up to date and written to files as projects are.
  */
 export interface Kit {
   readonly id: string;
@@ -14,21 +15,12 @@ export interface Kit {
   readonly changedAt: number;
 }
 
-/** Metres of the path that shows a kit, in natural lengths of its segment. */
-const LENGTHS = 6;
-
-/** A path that bends both ways, so long, and rises by `rise`. Metres. */
-export function showingCurve(length: number, rise = 0): Path['curve'] {
-  const at = (x: number, z: number) => ({ position: [x * length, (x + 0.42) * rise, z * length] as const });
-  return { kind: 'smooth', closed: false, points: [at(-0.42, 0.1), at(-0.15, -0.1), at(0.15, 0.1), at(0.42, -0.1)] };
-}
-
-/** A run as the project of a kit; `natural` = the natural length of its segment, metres. What it had to do with other things of its project stays behind. */
-export function kitProject(project: Project, id: string, natural: number): Project | undefined {
+/** A run as the project of a kit. What it had to do with other things of its project stays behind. */
+export function kitProject(project: Project, id: string): Project | undefined {
   const run = project.runs.find((own) => own.id === id);
   if (!run) return undefined;
   const used = run.courses.flatMap(partsOf);
-  const path = { id: 'kit-path', name: `${run.name} path`, curve: showingCurve(natural * LENGTHS) };
+  const path = { id: 'kit-path', name: `${run.name} path`, curve: UNDRAWN };
   return {
     ...emptyProject(run.name),
     segments: project.segments.filter((segment) => used.includes(segment.id)),
@@ -118,9 +110,9 @@ export const letGoOfKit = (project: Project, id: string): Project => ({
   }),
 });
 
-/** A kit as a run that follows it has come to be: name and path that shows it stay. */
+/** A kit as a run that follows it has come to be: its name stays. */
 export function kitAsRun(project: Project, id: string, kit: Kit, changedAt: number): Kit | undefined {
-  const made = kitProject(project, id, 1);
+  const made = kitProject(project, id);
   if (!made) return undefined;
   const prefix = `${kit.id}-`;
   const bare = (segment: string) => (segment.startsWith(prefix) ? segment.slice(prefix.length) : segment);

@@ -15,6 +15,7 @@ import { LANDING_CAMERAS, LANDING_PLACE, SCENERY } from './landing-scenery';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { LANDING_SHAPES } from './landing-shapes';
 import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, PIPE, WIRES } from './landing-paths';
+import { runOfParts } from '../sets/run-of-parts';
 import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
@@ -251,11 +252,7 @@ export function saltgrassLanding(): Project {
       ...road.runs,
       ...SAMPLES.map(runOf),
       spiral(),
-      ...built.map(({ id, name, frames, parts }): Run => ({
-        ...{ id: `${id}-run`, name, visible: true, path: `${id}-path`, ...JOB_DEFAULTS },
-        shape: { ...JOB_DEFAULTS.shape, ...(frames && { frames }) },
-        courses: parts.courses,
-      })),
+      ...built.map(({ id, name, frames, parts }) => runOfParts(`${id}-run`, name, `${id}-path`, { ...parts, ...(frames && { frames }) })), // prettier-ignore
     ].map(moving),
     guides: [...GUIDES, ...SCENERY],
     place: LANDING_PLACE,

@@ -9,9 +9,9 @@ import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import { profileKeys, withKeysOver } from '../../core/shape/profile-registry';
 import type { RuleSpec } from '../../core/layout/registry';
-import { JOB_DEFAULTS } from '../defaults';
-import { emptyProject, type Project } from '../schema';
+import type { Project } from '../schema';
 import { sets } from '../sets';
+import { projectOfParts } from '../sets/run-of-parts';
 import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
 import { patterned } from './landing-finishes';
 
@@ -31,21 +31,12 @@ interface Said {
   readonly motion?: Partial<MotionSpec>;
 }
 
-const sample = (name: string, tryThis: string, curve: CurveSpec, parts: SetParts, { shape, motion }: Said = {}): SmallSample => ({
-  ...{ name, tryThis },
-  project: {
-    ...emptyProject(name),
-    segments: [...parts.segments],
-    paths: [{ id: 'path', name: `${name} path`, curve: parts.curve ?? curve }],
-    runs: [
-      {
-        ...{ id: 'run', name, visible: true, path: 'path', ...JOB_DEFAULTS, courses: [...parts.courses] },
-        shape: { ...JOB_DEFAULTS.shape, ...(parts.frames && { frames: parts.frames }), ...shape },
-        motion: { ...JOB_DEFAULTS.motion, ...motion },
-      },
-    ],
-  },
-}); // prettier-ignore
+const sample = (name: string, tryThis: string, curve: CurveSpec, parts: SetParts, { shape, motion }: Said = {}): SmallSample => {
+  const made = projectOfParts(name, parts, parts.curve ?? curve);
+  const [run] = made.runs;
+  const said = { ...run, shape: { ...run.shape, ...shape }, motion: { ...run.motion, ...motion } };
+  return { name, tryThis, project: { ...made, runs: [said] } };
+}; // prettier-ignore
 
 const LEAST_TWIST = { frames: { rule: 'leastTwist', up: [0, 1, 0] } } as const satisfies Partial<ShapeSpec>;
 const ids = (name: string): string => name;

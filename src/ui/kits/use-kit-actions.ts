@@ -3,27 +3,19 @@ import { addPath } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
 import { assetIdsOf, type Path, type Run } from '../../project/schema';
+import { UNDRAWN } from '../../project/sets/run-of-parts';
 import { loadAssets, saveAsset } from '../../project/storage/assets';
 import { storageProblem } from '../../project/storage/trouble';
 import { fileNameOf, saveBlob } from '../save-file';
 import { useApp, useNotify } from '../state/app-context';
-import { courseView } from '../state/results-store';
-
-/** Metres of a segment of which nothing is known yet. */
-const LENGTH = 1;
 
 /** What can be done with kits; what stands in the way is told. */
 export function useKitActions() {
-  const { document, session, results, kits, tell } = useApp();
+  const { document, session, kits, tell } = useApp();
   const notify = useNotify();
   const edit = document.getState().edit;
   const trying = (work: () => Promise<void>): void =>
     void work().catch((error: unknown) => void tell.problems([storageProblem(error)]));
-  const natural = (run: Run): number => {
-    const result = results.getState().results.get(run.id);
-    const { min, max } = result ? courseView(result).segment.box : { min: [0], max: [LENGTH] };
-    return Math.max(max[0] - min[0], 1e-3);
-  };
   const lay = (kit: Kit, path: string, isLinked: boolean) => {
     const run = newId();
     edit((project) => layKit(project, kit, { run, path, isLinked }));
@@ -33,7 +25,7 @@ export function useKitActions() {
     /** Keeps a run as a kit, which it follows from then on. */
     keep: (run: Run) =>
       trying(async () => {
-        const project = kitProject(document.getState().project, run.id, natural(run));
+        const project = kitProject(document.getState().project, run.id);
         if (!project) return;
         const kit = { id: newId(), project, changedAt: Date.now() };
         await kits.getState().keep(kit);
@@ -41,7 +33,7 @@ export function useKitActions() {
       }),
     lay,
     layOnNewPath: (kit: Kit) => {
-      const path: Path = { id: newId(), name: `${kit.project.name} path`, curve: { kind: 'smooth', closed: false, points: [] } }; // prettier-ignore
+      const path: Path = { id: newId(), name: `${kit.project.name} path`, curve: UNDRAWN };
       edit((project) => addPath(project, path));
       lay(kit, path.id, true);
       session.getState().set({ step: 'path', tool: 'pen' });
@@ -50,7 +42,8 @@ export function useKitActions() {
     changeFrom: (run: Run) =>
       trying(async () => {
         const kit = kits.getState().kits.find(({ id }) => id === run.kit?.id);
-        const next = kit && kitAsRun(document.getState().project, run.id, kit, Date.now());
+        if (!kit) return notify(`The kit of ${run.name} is not on this shelf. Keep the run as a kit of its own.`, { kind: 'warning' }); // prettier-ignore
+        const next = kitAsRun(document.getState().project, run.id, kit, Date.now());
         if (!next) return;
         await kits.getState().keep(next);
         edit((project) => renewFromKit(project, next));
@@ -82,11 +75,10 @@ export function useKitActions() {
           if (!kept.ok) return void tell.problems(kept.problems, file.name);
         }
         const { project } = opened.value;
-        const made = project.runs.flatMap(({ id }) => kitProject(project, id, LENGTH) ?? []);
-        const own = project.runs.length === 1 ? [project] : made;
-        if (own.length === 0) return void notify(`${file.name} holds no run. Bring a file with at least one.`, { kind: 'warning' }); // prettier-ignore
-        for (const kit of own) await kits.getState().keep({ id: newId(), project: kit, changedAt: Date.now() });
-        notify(own.length === 1 ? `${own[0].name} is on the shelf` : `${own.length} kits are on the shelf`);
+        const made = project.runs.flatMap(({ id }) => kitProject(project, id) ?? []);
+        if (made.length === 0) return void notify(`${file.name} holds no run. Bring a file with at least one.`, { kind: 'warning' }); // prettier-ignore
+        for (const kit of made) await kits.getState().keep({ id: newId(), project: kit, changedAt: Date.now() });
+        notify(made.length === 1 ? `${made[0].name} is on the shelf` : `${made.length} kits are on the shelf`);
       }),
   };
 }

@@ -3,12 +3,11 @@ import { addCourse } from '../../project/commands/courses';
 import { addPath } from '../../project/commands/paths';
 import { addRun, freeName } from '../../project/commands/runs';
 import { addSegment } from '../../project/commands/segments';
-import { COURSE_DEFAULTS, JOB_DEFAULTS, newCourse } from '../../project/defaults';
 import { newId } from '../../project/new-id';
 import type { Segment } from '../../project/schema';
 import { sets } from '../../project/sets';
+import { partsOfMaker, partsOfSegment, runOfParts, UNDRAWN } from '../../project/sets/run-of-parts';
 import type { RunSet, SetParts } from '../../project/sets/run-set';
-import { partsOfMaker } from '../ticket/addable';
 import { useApp } from './app-context';
 
 /** Where a new course lies: on a path of its own to be drawn with the pen, along one that is there, or in a run. */
@@ -24,7 +23,7 @@ export function useNewRun() {
   const { document, session } = useApp();
   const addParts = (name: string, parts: SetParts, { path, run }: NewPlace) => {
     const [newRun, ownPath, courseIds] = [newId(), newId(), parts.courses.map(() => newId())];
-    const { curve = { kind: 'smooth', closed: false, points: [] } } = parts;
+    const { curve = UNDRAWN } = parts;
     document.getState().edit((project) => {
       const withSegments = parts.segments.reduce(addSegment, project);
       if (run !== undefined) {
@@ -35,17 +34,7 @@ export function useNewRun() {
       }
       const free = freeName(project, name);
       const withPath = path ? withSegments : addPath(withSegments, { id: ownPath, name: `${free} path`, curve });
-      const shape = { ...JOB_DEFAULTS.shape, ...(parts.frames && { frames: parts.frames }) };
-      const { courses } = parts;
-      return addRun(withPath, {
-        id: newRun,
-        name: free,
-        visible: true,
-        path: path ?? ownPath,
-        ...JOB_DEFAULTS,
-        shape,
-        courses,
-      });
+      return addRun(withPath, runOfParts(newRun, free, path ?? ownPath, parts));
     });
     if (run !== undefined) return session.getState().set({ run, course: courseIds[0], step: 'laying' });
     const isDrawn = path !== undefined || curve.points.length > 0;
@@ -54,17 +43,8 @@ export function useNewRun() {
       .set({ run: newRun, point: undefined, step: isDrawn ? 'segment' : 'path', tool: isDrawn ? 'shape' : 'pen' });
     if (path === undefined && isDrawn) session.getState().frame('run');
   };
-  const addRunOf = (segment: Segment, place: NewPlace = OWN_PATH, gap = 0) =>
-    addParts(
-      segment.name,
-      {
-        segments: [segment],
-        courses: [newCourse(segment.id, { laying: { ...COURSE_DEFAULTS.laying, rule: { kind: 'fillStretch', gap } } })],
-      },
-      place,
-    );
   return {
-    addRunOf,
+    addRunOf: (segment: Segment, place: NewPlace = OWN_PATH) => addParts(segment.name, partsOfSegment(segment), place),
     addMade: (kind: MakerName, place: NewPlace = OWN_PATH) =>
       addParts(maker(kind).label, partsOfMaker(kind, newId()), place),
     addSet: (kind: keyof typeof sets, place: NewPlace = OWN_PATH) => {

@@ -4,11 +4,11 @@ import SearchRounded from '@mui/icons-material/SearchRounded';
 import { Box, ButtonBase, InputAdornment, Popover, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { useKitActions } from '../kits/use-kit-actions';
+import { addables, type Addable } from '../../project/addables';
 import { ChoiceField } from '../fields/ChoiceField';
 import { SmallPicture } from '../pictures/SmallPicture';
 import { useKits, useRun } from '../state/app-context';
 import { useNewRun } from '../state/use-new-run';
-import { addables, type Addable } from './addable';
 
 /** Pixels of a picture, and how many stand in a row. */
 const [WIDE, HIGH] = [116, 74];
