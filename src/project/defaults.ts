@@ -2,7 +2,7 @@ import type { CourseJob } from '../core/layout/course-spec';
 import { MOTION_DEFAULTS } from '../core/motion/motion-spec';
 import type { RunSteps } from '../core/motion/run-spec';
 import { LAYING_DEFAULTS } from '../core/layout/laying-spec';
-import type { FinishSpec } from '../core/segment/finish/finish-spec';
+import type { FinishSpec, PlainFinish } from '../core/segment/finish/finish-spec';
 import { maker, type MakerName, type MakerSpec } from '../core/segment/registry';
 import { PREPARE_DEFAULTS, type PrepareSpec } from '../core/segment/segment-spec';
 import type { Course } from './schema';
@@ -42,6 +42,16 @@ export const MADE_PREPARE: PrepareSpec = { ...PREPARE_DEFAULTS, forward: '+x', u
 export const makerDefaults = (kind: MakerName): MakerSpec => maker(kind).defaults as MakerSpec;
 
 /** A part without a texture, as a colour picker finds it. */
+/** How what has no parts looks where only its colour is said. */
+export const PLAIN_FINISH: PlainFinish = {
+  colour: '#b3aa98',
+  roughness: 0.9,
+  metalness: 0,
+  bump: 1,
+  texture: null,
+  repeat: 1.5,
+};
+
 export const FINISH_DEFAULTS: Omit<FinishSpec, 'part'> = {
   colour: '#b0a58f',
   roughness: 0.9,

@@ -1,6 +1,7 @@
 import type { GuideSpec } from '../../core/guides/guide-spec';
 import type { Surface } from '../../core/mesh/surface';
 import type { Guide } from '../schema';
+import { plain, STONE } from './landing-finishes';
 
 /** Metres: the signal mast. */
 const MAST = { radius: 0.1, height: 4.5 };
@@ -58,7 +59,7 @@ export const GUIDES: readonly Guide[] = [
     name: 'Signal mast',
     visible: true,
     shape: body('post', MAST),
-    finish: { colour: '#ece6d8', roughness: 0.7, metalness: 0, bump: 1, repeat: 1, texture: null },
+    finish: plain('#ece6d8', { roughness: 0.7 }),
     position: [34, 1.05, -4],
     turn: [0, 0, 0],
     clearance: null, // leaves may touch it
@@ -71,14 +72,7 @@ export const GUIDES: readonly Guide[] = [
     id: 'pump-house',
     name: 'Pump house wall',
     visible: true,
-    finish: {
-      colour: '#b3aa98',
-      roughness: 0.95,
-      metalness: 0,
-      bump: 1,
-      repeat: 1.6,
-      texture: { from: 'pattern', pattern: 'stones', seed: 2, contrast: 0.45 },
-    },
+    finish: STONE,
     shape: body('box', { x: 0.3, y: 1.2, z: 2.4 }),
     position: [13.506, 1.05, -31.006],
     turn: [0, Math.PI / 4, 0],

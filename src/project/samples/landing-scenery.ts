@@ -1,27 +1,9 @@
 import type { GuideBodyName } from '../../core/guides/guide-spec';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
-import type { PatternName } from '../../core/segment/finish/registry';
-import { FINISH_DEFAULTS } from '../defaults';
+import { GRASS, HULL, MUD, plain, RED, SLATE, STEEL, STONE, WHITE, WOOD } from './landing-finishes';
 import type { PlaceSpec, SavedCamera } from '../place-spec';
 import type { Guide } from '../schema';
-
-const plain = (colour: string, change: Partial<PlainFinish> = {}): PlainFinish => {
-  const { roughness, metalness, bump, texture, repeat } = FINISH_DEFAULTS;
-  return { ...{ roughness, metalness, bump, texture, repeat }, colour, ...change };
-};
-const patterned = (colour: string, pattern: PatternName, repeat: number, contrast = 0.5): PlainFinish =>
-  plain(colour, { texture: { from: 'pattern', pattern, seed: 2, contrast }, repeat, roughness: 0.95 });
-
-const GRASS = patterned('#a3ab6f', 'grass', 2.2, 0.5);
-const MUD = patterned('#9a8b70', 'sand', 6, 0.45);
-const WOOD = patterned('#a98f6d', 'planks', 1.2, 0.55);
-const STONE = patterned('#b3aa98', 'stones', 1.6, 0.45);
-const WHITE = patterned('#ece6d8', 'planks', 1.4, 0.18);
-const RED = patterned('#a4513f', 'planks', 1.1, 0.3);
-const SLATE = patterned('#5d6468', 'stones', 1.1, 0.4);
-const STEEL = plain('#59646b', { roughness: 0.5, metalness: 0.7 });
-const HULL = plain('#31505f', { roughness: 0.55 });
 
 /** Metres: the bed of the marsh, and its water at half tide. */
 const BED = -1.1;

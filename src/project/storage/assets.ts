@@ -1,9 +1,19 @@
 import { ok, type Result } from '../../core/math/result';
+import type { Assets } from '../project-file';
 import { database } from './database';
 import { storageProblem } from './trouble';
 
 /** Where it is kept since when an asset has not been used. */
 export const unusedKey = (asset: string): string => `unused:${asset}`;
+
+/** Keeps the assets of a file, up to the first that cannot be kept. Problems: those of {@link saveAsset}. */
+export async function saveAssets(assets: Assets): Promise<Result<undefined>> {
+  for (const [id, bytes] of assets) {
+    const kept = await saveAsset(id, bytes);
+    if (!kept.ok) return kept;
+  }
+  return ok(undefined);
+}
 
 /** Keeps bytes under their id. What is there already is the same, and stays. Problems: those of the storage. */
 export async function saveAsset(id: string, bytes: Uint8Array): Promise<Result<undefined>> {

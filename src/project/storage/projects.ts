@@ -2,6 +2,7 @@ import { fail, ok, type Problem, type Result } from '../../core/math/result';
 import { newId } from '../new-id';
 import { openProject } from '../project-file';
 import type { Project } from '../schema';
+import { pictureKey } from './shelf-pictures';
 import { database, type StoredProject } from './database';
 
 /** A project on the shelf. */
@@ -87,9 +88,11 @@ export async function saveProject({ id, writer, seen }: Ticket, project: Project
   return isMine ? savedAt : undefined;
 }
 
-/** Takes a project off the shelf; its meshes stay, so that this can be taken back. */
+/** Takes a project off the shelf with its picture; its meshes stay, so that this can be taken back. */
 export async function deleteProject(id: string): Promise<void> {
-  await (await database()).delete('projects', id);
+  const db = await database();
+  await db.delete('projects', id);
+  await db.delete('app', pictureKey(id));
 }
 
 export async function restoreProject(stored: StoredProject): Promise<void> {

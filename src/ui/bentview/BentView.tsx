@@ -4,7 +4,6 @@ import './quiet-three';
 import { Box, Typography } from '@mui/material';
 import { useState, type WheelEvent } from 'react';
 import { useProject, useResults, useRun, useRunResult, useSession } from '../state/app-context';
-import type { ToolName } from '../state/session-store';
 import { CompareBar } from '../compare/CompareBar';
 import { CompareEdge } from '../compare/CompareEdge';
 import { EmptyProject } from './EmptyProject';
@@ -26,6 +25,7 @@ import { Scene } from './Scene';
 import { PieceMark } from './PieceMark';
 import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
+import { TOOL_WORDS } from './tools';
 import { useFollow } from './use-follow';
 import { usePenFocus } from './use-pen-focus';
 import { useStart } from './use-start';
@@ -33,16 +33,6 @@ import { useViewMenu } from './use-view-menu';
 import { useViewPointer } from './use-view-pointer';
 import { Viewport } from './viewport';
 import { ViewToolbar } from './ViewToolbar';
-
-/** What the tool in hand waits for. */
-const TOLD: Readonly<Record<Exclude<ToolName, 'shape'>, string>> = {
-  pen: 'Click for the next point; on the first one to close. Backspace takes one back. Enter or a double click ends.',
-  freehand:
-    'Draw on the ground or over a guide. From an end the path goes on; from the path to the path that part is drawn anew.',
-  choose: 'Draw a box round points; with Ctrl it adds to those chosen. Enter ends.',
-  ring: 'Click on the path to put the ring there. Turn it to roll the run; pull its grips to swell it. Enter ends.',
-  ruler: 'Click on two places to measure between them. Enter ends.',
-};
 
 const SAID = {
   position: 'absolute',
@@ -148,7 +138,7 @@ export function BentView() {
       <CompareBar />
       {tool !== 'shape' && (
         <Typography role="status" sx={SAID}>
-          {TOLD[tool]}
+          {TOOL_WORDS[tool].waits}
         </Typography>
       )}
       {viewMenu.menu && <RowMenu {...viewMenu.menu} onClose={viewMenu.close} />}

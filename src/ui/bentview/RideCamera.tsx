@@ -27,19 +27,17 @@ export function RideCamera() {
     if (ride) station.current = ride.station;
     // eslint-disable-next-line react-hooks/exhaustive-deps -- put anew only when it was asked for
   }, [ride?.count]);
+  const isRiding = ride !== undefined;
   useEffect(() => {
-    if (!controls || !ride) return undefined;
-
-    controls.enabled = false;
+    if (!controls || !isRiding) return undefined;
     invalidate();
+    // Afterwards up is up again.
     return () => {
-      controls.enabled = true;
-      const { camera } = { camera: controls.object };
-      camera.up.set(0, 1, 0);
+      controls.object.up.set(0, 1, 0);
       controls.update();
       invalidate();
     };
-  }, [controls, ride !== undefined, invalidate]); // eslint-disable-line react-hooks/exhaustive-deps
+  }, [controls, isRiding, invalidate]);
   useFrame(({ camera }, seconds) => {
     if (!ride || !result) return;
     const { path, segment } = result;

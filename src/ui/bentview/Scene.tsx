@@ -8,7 +8,7 @@ import type { Run } from '../../project/schema';
 import { WipeContext } from '../compare/wipe';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { courseView, type ResultsState, type RunResult } from '../state/results-store';
-import { AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
+import { AS_GROUND, AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
 import { PlaceGround } from '../place/PlaceGround';
 import { Sky } from '../place/Sky';
 import { usePlace } from '../place/use-place';
@@ -151,8 +151,10 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         shown.map(({ run, result }) => (
           <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
         ))}
-      <group userData={AS_GUIDE}>
+      <group userData={AS_GROUND}>
         <GuideMeshes scenery viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+      </group>
+      <group userData={AS_GUIDE}>
         {!isResultOnly && (
           <GuideMeshes scenery={false} viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
         )}

@@ -10,23 +10,7 @@ import { PictureMenu } from '../place/PictureMenu';
 import { SnapButton } from './SnapButton';
 import { useApp, useSession, useSet } from '../state/app-context';
 import type { ToolName } from '../state/session-store';
-
-const TOOLS: readonly { value: ToolName; label: string; hint: string }[] = [
-  {
-    value: 'shape',
-    label: 'Shape path',
-    hint: 'Drag points along the ground, with Shift up and down. Click on the path for a new point. While you drag, Space steps through what holds the point, and a number says how far.',
-  },
-  { value: 'choose', label: 'Select by box', hint: 'Draw a box round points to choose several; Ctrl adds.' },
-  { value: 'pen', label: 'Pen', hint: 'Click in the view for one point after another. Enter ends.' },
-  { value: 'freehand', label: 'Freehand', hint: 'Draw the path in one stroke, on the ground or over a guide.' },
-  {
-    value: 'ring',
-    label: 'Ring',
-    hint: 'Click on the path for a ring there: turn it to roll the run, pull its two grips to swell it.',
-  },
-  { value: 'ruler', label: 'Ruler', hint: 'Click on two places to measure between them.' },
-];
+import { TOOL_WORDS, TOOLS } from './tools';
 
 const FRAMINGS = [
   { what: 'all', label: 'Frame the whole scene', keyName: 'Home', Icon: CenterFocusStrongOutlined },
@@ -49,9 +33,9 @@ export const ViewToolbar = memo(function ViewToolbar() {
         sx={group}
         onChange={(_, next: ToolName | null) => next && set({ tool: next })}
       >
-        {TOOLS.map(({ value, label, hint }) => (
-          <Tooltip key={value} describeChild title={hint}>
-            <ToggleButton value={value}>{label}</ToggleButton>
+        {TOOLS.map((value) => (
+          <Tooltip key={value} describeChild title={TOOL_WORDS[value].hint}>
+            <ToggleButton value={value}>{TOOL_WORDS[value].label}</ToggleButton>
           </Tooltip>
         ))}
       </ToggleButtonGroup>

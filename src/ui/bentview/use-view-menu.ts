@@ -1,11 +1,12 @@
 import { useRef, useState, type MouseEvent, type PointerEvent } from 'react';
-import { changeGuide, deleteGuide } from '../../project/commands/guides';
 import { deletePoints, insertPoint } from '../../project/commands/paths';
 import type { Path } from '../../project/schema';
-import { useKitActions } from '../kits/use-kit-actions';
+import { guideMenu } from '../guides/guide-menu';
+import { useGuideActions } from '../guides/use-guide-actions';
 import { useApp } from '../state/app-context';
 import type { MenuPlace, RowMenuItem } from '../ticket/RowMenu';
 import { useRunActions } from '../ticket/use-run-actions';
+import { useRunMenu } from '../ticket/use-run-menu';
 import { courseView } from '../state/results-store';
 import { nearestStation } from './nearest-station';
 import type { Viewport } from './viewport';
@@ -20,8 +21,8 @@ const NEAR = 12;
 /** What a right click in the bent view offers: for the point, the path, the run or the guide under it. */
 export function useViewMenu(viewport: Viewport, path: Path | undefined) {
   const { document, session, results } = useApp();
-  const actions = useRunActions();
-  const kits = useKitActions();
+  const runMenu = useRunMenu(useRunActions());
+  const guideActions = useGuideActions();
   const pressed = useRef<MenuPlace>(undefined);
   const [menu, setMenu] = useState<{ readonly place: MenuPlace; readonly items: readonly RowMenuItem[] }>();
   const { edit } = document.getState();
@@ -41,10 +42,7 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
     return [
       { label: `Choose ${run.name.slice(0, 40)}`, act: () => set({ run: id, point: undefined, guide: undefined }) },
       { label: 'Frame it', act: () => { set({ run: id }); session.getState().frame('run'); } }, // prettier-ignore
-      { label: 'Duplicate on the same path', act: () => actions.duplicate(id) },
-      { label: 'Keep as a kit', act: () => kits.keep(run) },
-      { label: 'Hide', act: () => actions.show(run) },
-      { label: 'Delete', act: () => actions.remove(id) },
+      ...runMenu(run),
     ];
   };
   const forPiece = (id: string, x: number, y: number): readonly RowMenuItem[] => {
@@ -61,12 +59,15 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
     };
     return [{ label: `Choose piece ${found.piece + 1}`, act: choose }];
   };
-  const forGuide = (id: string): readonly RowMenuItem[] => [
-    { label: 'Choose this guide', act: () => set({ guide: id, point: undefined }) },
-    { label: 'Frame it', act: () => { set({ guide: id }); session.getState().frame('chosen'); } }, // prettier-ignore
-    { label: 'Hide', act: () => edit((p) => changeGuide(p, id, { visible: false })) },
-    { label: 'Delete', act: () => edit((p) => deleteGuide(p, id)) },
-  ];
+  const forGuide = (id: string): readonly RowMenuItem[] => {
+    const guide = document.getState().project.guides.find((own) => own.id === id);
+    if (!guide) return [];
+    return [
+      { label: `Choose ${guide.name.slice(0, 40)}`, act: () => set({ guide: id, point: undefined }) },
+      { label: 'Frame it', act: () => { set({ guide: id }); session.getState().frame('chosen'); } }, // prettier-ignore
+      ...guideMenu(guide, guideActions),
+    ];
+  };
   const everywhere: readonly RowMenuItem[] = [
     { label: 'Frame everything', hotkey: 'Home', act: () => session.getState().frame('all') },
     { label: 'Commands', hotkey: 'C', act: () => set({ dialog: 'commands' }) },

@@ -1,13 +1,14 @@
 import { useColorScheme } from '@mui/material/styles';
-import { deleteRun } from '../../project/commands/runs';
 import { reverse } from '../../project/commands/path-runs';
 import { mirrorPath } from '../../project/commands/mirror';
 import { useHold } from '../compare/use-hold';
-import { useKitActions } from '../kits/use-kit-actions';
 import { useApp } from '../state/app-context';
-import { STEPS } from '../state/steps';
-import type { ToolName, ViewName } from '../state/session-store';
+import { STEP_TITLES, STEPS } from '../state/steps';
+import { TOOL_WORDS, TOOLS } from '../bentview/tools';
+import { PICTURE_NAMES, PICTURES } from '../place/pictures';
+import { VIEW_NAMES, VIEWS } from '../place/views';
 import { useRunActions } from '../ticket/use-run-actions';
+import { useRunMenu } from '../ticket/use-run-menu';
 
 /** Something that can be done, with where it is found on the screen and its key. */
 export interface Command {
@@ -17,15 +18,6 @@ export interface Command {
   readonly act: () => void;
 }
 
-const TOOLS: Readonly<Record<ToolName, string>> = {
-  shape: 'Shape path',
-  choose: 'Select by box',
-  pen: 'Pen',
-  freehand: 'Freehand',
-  ring: 'Ring',
-  ruler: 'Ruler',
-};
-const VIEWS: Readonly<Record<ViewName, string>> = { free: 'freely', above: 'from above', front: 'from the front', side: 'from the side' }; // prettier-ignore
 const DIALOGS = {
   shelf: ['Projects, samples and files', 'Header, the name of the project'],
   export: ['Export a mesh, something that moves, or pictures', 'Header'],
@@ -34,19 +26,11 @@ const DIALOGS = {
   pieces: ['Pieces and parts as tables', 'Ticket, Laying'],
   keys: ['Show all keys', 'Anywhere'],
 } as const;
-const STEP_TITLES = {
-  segment: 'Segment',
-  path: 'Path',
-  laying: 'Laying',
-  bending: 'Bending',
-  motion: 'Motion',
-} as const;
 
 /** All that can be done just now. */
 export function useCommands(): readonly Command[] {
   const { document, session, picture, lanes } = useApp();
-  const runActions = useRunActions();
-  const kits = useKitActions();
+  const runMenu = useRunMenu(useRunActions());
   const hold = useHold();
   const { mode, setMode } = useColorScheme();
   const { project, edit } = document.getState();
@@ -58,11 +42,9 @@ export function useCommands(): readonly Command[] {
   const ofRun = run
     ? [
         command(`Frame ${run.name}`, 'Bent view', () => state.frame('run'), 'End'),
-        command(`Duplicate ${run.name}`, 'Runs, right click', () => runActions.duplicate(run.id), 'Ctrl D'),
-        command(`${run.visible ? 'Hide' : 'Show'} ${run.name}`, 'Runs', () => runActions.show(run)),
-        command(`Keep ${run.name} as a kit`, 'Runs, right click', () => kits.keep(run)),
-        command(`Put ${run.name} into a new folder`, 'Runs, right click', () => runActions.group(run.id)),
-        command(`Delete ${run.name}`, 'Runs', () => edit((p) => deleteRun(p, run.id))),
+        ...runMenu(run).flatMap((item) =>
+          item === 'line' ? [] : [command(`${run.name}: ${item.label}`, 'Runs, right click', item.act, item.hotkey)],
+        ),
         command('Reverse the path', 'Ticket, Path, More', () => edit((p) => reverse(p, run.path) ?? p)),
         ...(['x', 'z'] as const).map(
           (axis) =>
@@ -75,20 +57,16 @@ export function useCommands(): readonly Command[] {
   return [
     command('Undo', 'Header', () => past.undo(), 'Ctrl Z'),
     command('Redo', 'Header', () => past.redo(), 'Ctrl Shift Z'),
-    ...(Object.entries(TOOLS) as [ToolName, string][]).map(([tool, label]) =>
-      command(`Tool: ${label}`, 'Bent view', () => set({ tool })),
-    ),
-    ...(Object.entries(VIEWS) as [ViewName, string][]).map(([view, label]) =>
-      command(`Look ${label}`, 'Bent view, Looking', () => set({ view })),
-    ),
+    ...TOOLS.map((tool) => command(`Tool: ${TOOL_WORDS[tool].label}`, 'Bent view', () => set({ tool }))),
+    ...VIEW_NAMES.map((view) => command(`View: ${VIEWS[view]}`, 'Bent view, Looking', () => set({ view }))),
     command(state.isFlat ? 'Look with perspective' : 'Look without perspective', 'Bent view, Looking', () => set({ view: 'free', isFlat: !state.isFlat })), // prettier-ignore
     ...(project.cameras ?? []).map(({ name, position, target }) =>
       command(`Look from ${name}`, 'Bent view, Looking', () =>
         set({ view: 'free', isFlat: false, lookFrom: { position, target, count: (state.lookFrom?.count ?? 0) + 1 } }),
       ),
     ),
-    ...(['work', 'show', 'lines'] as const).map((name) =>
-      command(`Picture: ${name}`, 'Bent view, Picture', () => picture.getState().setPicture(name)),
+    ...PICTURE_NAMES.map((name) =>
+      command(`Picture: ${PICTURES[name].label}`, 'Bent view, Picture', () => picture.getState().setPicture(name)),
     ),
     command('Frame everything', 'Bent view', () => state.frame('all'), 'Home'),
     command('Show only the result, or all again', 'Bent view', () => set({ isResultOnly: !state.isResultOnly }), 'R'),

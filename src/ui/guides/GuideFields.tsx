@@ -3,6 +3,7 @@
 import { Box, TextField } from '@mui/material';
 import { useEffect, useRef } from 'react';
 import { bodySize, guideBody, type GuideShape } from '../../core/guides/guide-spec';
+import { PLAIN_FINISH } from '../../project/defaults';
 import { changeGuide, setGuideFinish } from '../../project/commands/guides';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import type { Address } from '../../project/keys/address';
@@ -17,8 +18,6 @@ import { useEdit } from '../state/app-context';
 import { PathFromEdges } from './PathFromEdges';
 import { WindFields } from './WindFields';
 
-/** What it looks like to begin with. */
-const STONE: PlainFinish = { colour: '#b3aa98', roughness: 0.95, metalness: 0, bump: 1, repeat: 1.5, texture: null };
 const TURNS = ['x', 'y', 'z'].map((axis) => `Turned about ${axis}`);
 /** Metres that a guide asks runs to keep away when that is switched on. */
 const CLEARANCE = 0;
@@ -92,7 +91,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
         <SwitchField
           label="It looks like something"
           value={guide.finish !== undefined}
-          onChange={(on) => put({ finish: on ? STONE : undefined })}
+          onChange={(on) => put({ finish: on ? PLAIN_FINISH : undefined })}
         />
         {guide.finish && <PlainFinishFields finish={guide.finish} onChange={wear} />}
       </Fold>

@@ -1,13 +1,12 @@
 'use client';
 
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
 import { memo, useState } from 'react';
 import { useProject, useSession } from '../state/app-context';
 import { FindField } from '../ticket/FindField';
 import { FolderedRows } from '../ticket/FolderedRows';
+import { SortableRows } from '../ticket/SortableRows';
 import { GuideFields } from './GuideFields';
 import { GuideRow } from './GuideRow';
 import { NewGuideMenu } from './NewGuideMenu';
@@ -23,7 +22,6 @@ export const GuideList = memo(function GuideList() {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const [wanted, setWanted] = useState('');
   const actions = useGuideActions();
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const guide = guides.find(({ id }) => id === chosen);
   return (
     <Box component="nav" aria-label="Guides" sx={{ py: 2, borderTop: '1px solid', borderColor: 'divider' }}>
@@ -39,20 +37,14 @@ export const GuideList = memo(function GuideList() {
         </Tooltip>
       </Box>
       <Box sx={{ maxHeight: 240, overflowY: 'auto', overflowX: 'hidden' }}>
-        <DndContext
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => over && actions.move(String(active.id), String(over.id))}
-        >
-          <SortableContext items={guides.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            <FolderedRows
-              list="guides"
-              items={guides}
-              wanted={wanted}
-              row={(own) => <GuideRow guide={own} actions={actions} />}
-            />
-          </SortableContext>
-        </DndContext>
+        <SortableRows items={guides} onMove={actions.move}>
+          <FolderedRows
+            list="guides"
+            items={guides}
+            wanted={wanted}
+            row={(own) => <GuideRow guide={own} actions={actions} />}
+          />
+        </SortableRows>
       </Box>
       {guide && <GuideFields key={guide.id} guide={guide} />}
       {anchor && <NewGuideMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}

@@ -7,6 +7,7 @@ import { NameField } from '../ticket/NameField';
 import { RowButton } from '../ticket/RowButton';
 import type { RowMenuItem } from '../ticket/RowMenu';
 import { ShowButton } from '../ticket/ShowButton';
+import { guideMenu } from './guide-menu';
 import type { GuideActions } from './use-guide-actions';
 
 /** A guide of the list: a double click beside its name frames it. */
@@ -15,14 +16,7 @@ export function GuideRow({ guide, actions }: { guide: Guide; actions: GuideActio
   const isChosen = useSession((s) => s.guide === guide.id);
   const isMore = useSession((s) => s.moreGuides.includes(guide.id));
   const [isRenamed, setRenamed] = useState(false);
-  const menu: readonly RowMenuItem[] = [
-    { label: 'Rename', act: () => setRenamed(true) },
-    { label: 'Put into a new folder', act: () => actions.group(guide.id) },
-    ...(guide.folder === undefined ? [] : [{ label: 'Take out of its folder', act: () => actions.ungroup(guide.id) }]),
-    'line',
-    { label: guide.visible ? 'Hide' : 'Show', act: () => actions.show(guide) },
-    { label: 'Delete', act: () => actions.remove(guide.id) },
-  ];
+  const menu: readonly RowMenuItem[] = [{ label: 'Rename', act: () => setRenamed(true) }, ...guideMenu(guide, actions)];
   return (
     <ListRow
       id={guide.id}

@@ -2,6 +2,7 @@ import { freeFolder, moveItems, putInFolder } from '../../project/commands/folde
 import { changeGuide, deleteGuide } from '../../project/commands/guides';
 import type { Guide, Project } from '../../project/schema';
 import { useApp } from '../state/app-context';
+import { meantBy, toggled } from '../state/chosen-ids';
 
 /** What can be done to guides of the list: to all that are chosen, when the one that is meant is among them. */
 export function useGuideActions() {
@@ -10,14 +11,12 @@ export function useGuideActions() {
     const { guide, moreGuides } = session.getState();
     return guide ? [guide, ...moreGuides] : [];
   };
-  const chosen = (id: string): readonly string[] => (all().includes(id) ? all() : [id]);
+  const chosen = (id: string) => meantBy(all(), id);
   const edit = (change: (project: Project) => Project) => document.getState().edit(change);
   return {
     choose: (id: string, isMore: boolean) => {
-      const { guide } = session.getState();
-      const isOn = all().includes(id);
-      const rest = all().filter((other) => other !== id);
-      const next = isMore ? (isOn ? rest : [id, ...rest]) : guide === id && rest.length === 0 ? [] : [id];
+      const isOnlyOne = all().length === 1 && all()[0] === id;
+      const next = isMore ? toggled(all(), id) : isOnlyOne ? [] : [id];
       session.getState().set({ guide: next[0], moreGuides: next.slice(1), point: undefined });
     },
     rename: (id: string, name: string) => {

@@ -2,9 +2,9 @@ import { kitAsRun, kitProject, layKit, renewFromKit, runsOfKit, type Kit } from 
 import { addPath } from '../../project/commands/paths';
 import { newId } from '../../project/new-id';
 import { encodeProjectFile, parseProjectFile } from '../../project/project-file';
-import { assetIdsOf, type Path, type Run } from '../../project/schema';
+import { assetIdsOf, type Path, type Project, type Run } from '../../project/schema';
 import { UNDRAWN } from '../../project/sets/run-of-parts';
-import { loadAssets, saveAsset } from '../../project/storage/assets';
+import { loadAssets, saveAssets } from '../../project/storage/assets';
 import { storageProblem } from '../../project/storage/trouble';
 import { fileNameOf, saveBlob } from '../save-file';
 import { useApp, useNotify } from '../state/app-context';
@@ -16,13 +16,13 @@ export function useKitActions() {
   const edit = document.getState().edit;
   const trying = (work: () => Promise<void>): void =>
     void work().catch((error: unknown) => void tell.problems([storageProblem(error)]));
-  const lay = (kit: Kit, path: string, isLinked: boolean) => {
+  const lay = (kit: Kit, path: string, isLinked: boolean, withPath = (project: Project): Project => project) => {
     const run = newId();
-    edit((project) => layKit(project, kit, { run, path, isLinked }));
+    edit((project) => layKit(withPath(project), kit, { run, path, isLinked }));
     session.getState().set({ run, point: undefined, guide: undefined, step: 'laying' });
   };
   return {
-    /** Keeps a run as a kit, which it follows from then on. */
+    /** Keeps a run as a kit; the run itself stays as it is. */
     keep: (run: Run) =>
       trying(async () => {
         const project = kitProject(document.getState().project, run.id);
@@ -34,8 +34,7 @@ export function useKitActions() {
     lay,
     layOnNewPath: (kit: Kit) => {
       const path: Path = { id: newId(), name: `${kit.project.name} path`, curve: UNDRAWN };
-      edit((project) => addPath(project, path));
-      lay(kit, path.id, true);
+      lay(kit, path.id, true, (project) => addPath(project, path));
       session.getState().set({ step: 'path', tool: 'pen' });
     },
     /** The kit becomes what a run that follows it is now, and so do all others that follow it here. */
@@ -70,10 +69,8 @@ export function useKitActions() {
       trying(async () => {
         const opened = await parseProjectFile(await file.text());
         if (!opened.ok) return void tell.problems(opened.problems, file.name);
-        for (const [id, bytes] of opened.value.assets) {
-          const kept = await saveAsset(id, bytes);
-          if (!kept.ok) return void tell.problems(kept.problems, file.name);
-        }
+        const kept = await saveAssets(opened.value.assets);
+        if (!kept.ok) return void tell.problems(kept.problems, file.name);
         const { project } = opened.value;
         const made = project.runs.flatMap(({ id }) => kitProject(project, id) ?? []);
         if (made.length === 0) return void notify(`${file.name} holds no run. Bring a file with at least one.`, { kind: 'warning' }); // prettier-ignore

@@ -6,13 +6,7 @@ import { PopoverButton } from '../fields/PopoverButton';
 import { SwitchField } from '../fields/SwitchField';
 import type { ViewName } from '../state/session-store';
 import { CameraList } from './CameraList';
-
-const VIEWS: readonly { value: ViewName; label: string }[] = [
-  { value: 'free', label: 'Free' },
-  { value: 'above', label: 'Above' },
-  { value: 'front', label: 'Front' },
-  { value: 'side', label: 'Side' },
-];
+import { VIEW_NAMES, VIEWS } from './views';
 
 /** Metres a second for a run of this length: half a minute for all of it, at a walk at the least where there is room. */
 const rideSpeed = (length: number): number => Number(Math.min(Math.max(length / 30, 0.01), 12).toPrecision(2));
@@ -25,7 +19,7 @@ export function LookMenu() {
   const { results } = useApp();
   const run = useRun();
   const set = useSet();
-  const label = ride ? 'Riding' : VIEWS.find(({ value }) => value === view)!.label;
+  const label = ride ? 'Riding' : VIEWS[view];
   return (
     <PopoverButton name="Looking" label={label} hint="From where you look: views, cameras, a ride along the run">
       {(close) => (
@@ -40,9 +34,9 @@ export function LookMenu() {
               close();
             }}
           >
-            {VIEWS.map((own) => (
-              <ToggleButton key={own.value} value={own.value}>
-                {own.label}
+            {VIEW_NAMES.map((own) => (
+              <ToggleButton key={own} value={own}>
+                {VIEWS[own]}
               </ToggleButton>
             ))}
           </ToggleButtonGroup>

@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Divider, ToggleButton, ToggleButtonGroup, Tooltip, Typography } from '@mui/material';
+import { PLAIN_FINISH } from '../../project/defaults';
 import { placeOf, setPlace } from '../../project/commands/place';
 import type { PlaceSpec } from '../../project/place-spec';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
@@ -12,17 +13,9 @@ import { SwitchField } from '../fields/SwitchField';
 import { quantityText } from '../fields/quantity';
 import { useApp, useEdit, usePicture, useProject } from '../state/app-context';
 import type { PictureName } from '../state/picture-store';
+import { PICTURE_NAMES, PICTURES } from './pictures';
 
-const PICTURES: readonly { value: PictureName; label: string; hint: string }[] = [
-  { value: 'work', label: 'Work', hint: 'Plain and quick' },
-  { value: 'show', label: 'Show', hint: 'Sky, ground, water, mist, and shade in corners as soon as all rests' },
-  { value: 'lines', label: 'Lines', hint: 'Rows and seams over clay' },
-];
-
-const SAND: PlainFinish = {
-  ...{ colour: '#b8a988', roughness: 0.95, metalness: 0, bump: 1, repeat: 4 },
-  texture: { from: 'pattern', pattern: 'sand', seed: 1, contrast: 0.4 },
-};
+const SAND: PlainFinish = { ...PLAIN_FINISH, colour: '#b8a988', repeat: 4, texture: { from: 'pattern', pattern: 'sand', seed: 1, contrast: 0.4 } }; // prettier-ignore
 const MIST = 200;
 
 /** How the view is drawn, and in what light and place. */
@@ -38,7 +31,7 @@ export function PictureMenu() {
   return (
     <PopoverButton
       name="Picture"
-      label={PICTURES.find(({ value }) => value === picture)!.label}
+      label={PICTURES[picture].label}
       hint="How the view is drawn: work, show, lines; light, mist, ground and water"
     >
       {() => (
@@ -50,9 +43,9 @@ export function PictureMenu() {
             value={picture}
             onChange={(_, next: PictureName | null) => next && store.getState().setPicture(next)}
           >
-            {PICTURES.map(({ value, label, hint }) => (
-              <Tooltip key={value} describeChild title={hint}>
-                <ToggleButton value={value}>{label}</ToggleButton>
+            {PICTURE_NAMES.map((value) => (
+              <Tooltip key={value} describeChild title={PICTURES[value].hint}>
+                <ToggleButton value={value}>{PICTURES[value].label}</ToggleButton>
               </Tooltip>
             ))}
           </ToggleButtonGroup>

@@ -3,6 +3,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { BackSide, Color, ShaderMaterial, Vector3 } from 'three';
+import { AS_GROUND } from '../pictures/take-picture';
 import type { Sphere } from '../bentview/scene-box';
 import type { Place } from './use-place';
 
@@ -61,7 +62,14 @@ export function Sky({ place, sphere }: { place: Place; sphere: Sphere }) {
   return (
     <>
       {!isFlat && <fogExp2 attach="fog" args={[light.horizon, HALF / far]} />}
-      <mesh material={material} frustumCulled={false} renderOrder={-10} raycast={() => null} visible={!isFlat}>
+      <mesh
+        material={material}
+        frustumCulled={false}
+        renderOrder={-10}
+        raycast={() => null}
+        visible={!isFlat}
+        userData={AS_GROUND}
+      >
         <sphereGeometry args={[1, 32, 24]} />
       </mesh>
     </>

@@ -12,7 +12,7 @@ import {
 import { tilingNoise } from '../../core/segment/finish/pattern';
 import type { Sphere } from '../bentview/scene-box';
 import { AS_GROUND } from '../pictures/take-picture';
-import { quickLook, setQuickLook } from '../bentview/quick-looks';
+import { setQuickLook } from '../bentview/quick-looks';
 import { GROUND_REACH } from './PlaceGround';
 import type { Place } from './use-place';
 
@@ -63,7 +63,7 @@ export function Water({ place, level, sphere }: { place: Place; level: number; s
     [waves, material],
   );
   const colour = place.isDark ? '#3d5a62' : '#5b7d80';
-  useEffect(() => setQuickLook(material, quickLook(colour, false)), [material, colour]);
+  useEffect(() => setQuickLook(material, colour, false), [material, colour]);
   const [x, , z] = sphere.centre;
   return (
     <mesh

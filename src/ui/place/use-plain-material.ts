@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { MeshStandardMaterial } from 'three';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import { buildMaterials, disposeMaterials } from '../bentview/materials';
-import { quickLook, setQuickLook } from '../bentview/quick-looks';
+import { setQuickLook } from '../bentview/quick-looks';
 import { usePlainSurface } from './use-plain-surface';
 import { withVariety } from './with-variety';
 
@@ -17,7 +17,7 @@ export function usePlainMaterial(finish: PlainFinish, isPlain: boolean): MeshSta
       isPlain || !surface
         ? new MeshStandardMaterial({ color: colour, roughness, metalness })
         : withVariety(buildMaterials(surface.materials, surface.images, false, invalidate)[0]);
-    setQuickLook(made, quickLook(colour, true));
+    setQuickLook(made, colour, true);
     return made;
   }, [surface, isPlain, colour, roughness, metalness, invalidate]);
   useEffect(() => () => disposeMaterials([material]), [material]);

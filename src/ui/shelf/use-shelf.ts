@@ -1,14 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { Problem } from '../../core/math/result';
-import {
-  encodeAsItIs,
-  encodeProjectFile,
-  mentionedAssets,
-  parseProjectFile,
-  type Assets,
-} from '../../project/project-file';
+import { encodeAsItIs, encodeProjectFile, mentionedAssets, parseProjectFile } from '../../project/project-file';
 import { assetIdsOf, emptyProject, type Project } from '../../project/schema';
-import { loadAssets, saveAsset } from '../../project/storage/assets';
+import { loadAssets, saveAssets } from '../../project/storage/assets';
 import {
   createProject,
   deleteProject,
@@ -73,7 +66,8 @@ export function useShelf(): { items: readonly ShelfItem[]; usage: number | undef
       const opened = await parseProjectFile(await file.text());
       if (!opened.ok) return tell.problems(opened.problems, file.name);
       const { project, assets } = opened.value;
-      const trouble = (await saveAll(assets)) ?? (await keeper.create(project));
+      const kept = await saveAssets(assets);
+      const trouble = kept.ok ? await keeper.create(project) : kept.problems;
       if (!tell.problems(trouble, file.name)) return false;
       tell.problems(opened.warnings, file.name);
       return true;
@@ -125,12 +119,3 @@ async function save(project: Project, tell: Tell): Promise<void> {
 
 const saveText = (text: string, name: string): void =>
   saveBlob(new Blob([text], { type: 'application/json' }), `${fileNameOf(name)}.json`);
-
-/** Keeps the assets of a file; what stood in the way, if anything did. */
-async function saveAll(assets: Assets): Promise<readonly Problem[] | undefined> {
-  for (const [id, bytes] of assets) {
-    const kept = await saveAsset(id, bytes);
-    if (!kept.ok) return kept.problems;
-  }
-  return undefined;
-}

@@ -2,11 +2,14 @@
 
 import { createContext, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
+import type { Picture } from '../../core/mesh/draw-mesh';
+import type { PlainSurface } from '../../engine/compute-api';
 import { ComputeClient } from '../../engine/compute-client';
 import { startSaver } from '../../engine/saver';
 import { partsOf } from '../../core/layout/course-parts';
 import { courseOf, type Course, type Run, type Segment } from '../../project/schema';
 import { Lens } from '../pictures/lens';
+import { Answers } from './answers';
 import { ComputeLoop } from './compute-loop';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
@@ -40,6 +43,9 @@ export interface AppServices {
   readonly lanes: LanesStore;
   readonly kits: KitsStore;
   readonly folds: FoldsStore;
+  /** Small pictures and looks that were worked out. */
+  readonly pictures: Answers<Picture>;
+  readonly surfaces: Answers<PlainSurface>;
   readonly picture: PictureStore;
 }
 
@@ -76,6 +82,8 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
           lanes: createLanesStore(),
           kits: keptKits(),
           folds: createFoldsStore(),
+          pictures: new Answers(200),
+          surfaces: new Answers(40),
           picture: createPictureStore(),
         });
       },

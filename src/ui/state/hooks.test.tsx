@@ -11,6 +11,7 @@ import { Lens } from '../pictures/lens';
 import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
 import { broughtSegment } from './brought-segment';
 import { createDocumentStore } from './document-store';
+import { Answers } from './answers';
 import { createFoldsStore } from './folds-store';
 import { createKitsStore } from './kits-store';
 import { createLanesStore } from './lanes-store';
@@ -43,6 +44,8 @@ function app(api: object = {}) {
     lanes: createLanesStore(),
     kits: createKitsStore(),
     folds: createFoldsStore(),
+    pictures: new Answers(9),
+    surfaces: new Answers(9),
     picture: createPictureStore(),
   };
   const wrapper = ({ children }: { children: ReactNode }) => (

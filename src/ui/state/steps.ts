@@ -1,3 +1,11 @@
-/** The steps of the ticket, in the order in which people work. */
-export const STEPS = ['segment', 'path', 'laying', 'bending', 'motion'] as const;
-export type StepName = (typeof STEPS)[number];
+/** The steps of the ticket, in the order in which people work, and what they are called. */
+export const STEP_TITLES = {
+  segment: 'Segment',
+  path: 'Path',
+  laying: 'Laying',
+  bending: 'Bending',
+  motion: 'Motion',
+} as const;
+
+export type StepName = keyof typeof STEP_TITLES;
+export const STEPS = Object.keys(STEP_TITLES) as readonly StepName[];

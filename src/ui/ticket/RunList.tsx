@@ -1,7 +1,5 @@
 'use client';
 
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
 import { memo, useState } from 'react';
@@ -12,6 +10,7 @@ import { FindField } from './FindField';
 import { FolderedRows } from './FolderedRows';
 import { NewRunMenu } from './NewRunMenu';
 import { RunRow } from './RunRow';
+import { SortableRows } from './SortableRows';
 import { useRunActions } from './use-run-actions';
 
 /** Pixels that the rest of the ticket keeps below the list, and the least that the list takes: six and a half rows. */
@@ -37,7 +36,6 @@ export const RunList = memo(function RunList() {
   // What is unfolded does not push the other runs out of sight.
   const courses = selected?.courses.length ?? 0;
   const unfolded = courses > 1 ? Math.min(courses, MOST_UNFOLDED) * COURSE_ROW : 0;
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const keys = useHotkeys<HTMLElement>(
     'f2, mod+d',
     (event) => (event.key === 'F2' ? setRenamed(selected!.id) : actions.duplicate(selected!.id)),
@@ -63,32 +61,26 @@ export const RunList = memo(function RunList() {
           overflowX: 'hidden',
         }}
       >
-        <DndContext
-          sensors={sensors}
-          collisionDetection={closestCenter}
-          onDragEnd={({ active, over }) => over && actions.move(String(active.id), String(over.id))}
-        >
-          <SortableContext items={runs.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-            <FolderedRows
-              list="runs"
-              items={runs}
-              wanted={wanted}
-              row={(run) => (
-                <>
-                  <RunRow
-                    run={run}
-                    isSelected={run.id === selected?.id}
-                    isMore={more.includes(run.id)}
-                    isRenamed={renamed === run.id}
-                    onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
-                    actions={actions}
-                  />
-                  {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
-                </>
-              )}
-            />
-          </SortableContext>
-        </DndContext>
+        <SortableRows items={runs} onMove={actions.move}>
+          <FolderedRows
+            list="runs"
+            items={runs}
+            wanted={wanted}
+            row={(run) => (
+              <>
+                <RunRow
+                  run={run}
+                  isSelected={run.id === selected?.id}
+                  isMore={more.includes(run.id)}
+                  isRenamed={renamed === run.id}
+                  onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
+                  actions={actions}
+                />
+                {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
+              </>
+            )}
+          />
+        </SortableRows>
       </Box>
       {anchor && <NewRunMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>

@@ -4,7 +4,6 @@ import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import type { MouseEvent } from 'react';
 import type { Run } from '../../project/schema';
 import { metres } from '../format';
-import { useKitActions } from '../kits/use-kit-actions';
 import { useApp, useRunResult } from '../state/app-context';
 import { ListRow } from './ListRow';
 import { NameField } from './NameField';
@@ -13,6 +12,7 @@ import type { RowMenuItem } from './RowMenu';
 import { ShowButton } from './ShowButton';
 import { Swatch } from './Swatch';
 import type { RunActions } from './use-run-actions';
+import { useRunMenu } from './use-run-menu';
 
 export interface RunRowProps {
   readonly run: Run;
@@ -28,27 +28,8 @@ export interface RunRowProps {
 export function RunRow({ run, isSelected, isMore, isRenamed, onRename, actions }: RunRowProps) {
   const course = useRunResult(run.id)?.courses[0];
   const { session } = useApp();
-  const kits = useKitActions();
-  const menu: readonly RowMenuItem[] = [
-    { label: 'Rename', act: () => onRename(true), hotkey: 'F2' },
-    { label: 'Duplicate on the same path', act: () => actions.duplicate(run.id), hotkey: 'Ctrl D' },
-    { label: 'Duplicate with a path of its own', act: () => actions.duplicateOnOwnPath(run.id) },
-    { label: 'Mirrored copy along x', act: () => actions.mirror(run.id, 'x') },
-    { label: 'Mirrored copy along z', act: () => actions.mirror(run.id, 'z') },
-    'line',
-    { label: 'Keep as a kit', act: () => kits.keep(run) },
-    ...(run.kit
-      ? [
-          { label: 'Change its kit to this', act: () => kits.changeFrom(run) },
-          { label: 'Let go of its kit', act: () => actions.letGoOfKit(run.id) },
-        ]
-      : []),
-    'line',
-    { label: 'Put into a new folder', act: () => actions.group(run.id) },
-    ...(run.folder === undefined ? [] : [{ label: 'Take out of its folder', act: () => actions.ungroup(run.id) }]),
-    { label: run.visible ? 'Hide' : 'Show', act: () => actions.show(run) },
-    { label: 'Delete', act: () => actions.remove(run.id) },
-  ];
+  const menuOf = useRunMenu(actions);
+  const menu: readonly RowMenuItem[] = [{ label: 'Rename', act: () => onRename(true), hotkey: 'F2' }, ...menuOf(run)];
   return (
     <ListRow
       id={run.id}

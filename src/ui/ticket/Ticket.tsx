@@ -11,7 +11,7 @@ import {
   useSession,
   useSet,
 } from '../state/app-context';
-import { STEPS, type StepName } from '../state/steps';
+import { STEP_TITLES, STEPS } from '../state/steps';
 import { GuideList } from '../guides/GuideList';
 import { KitList } from '../kits/KitList';
 import { BendingStep } from './BendingStep';
@@ -22,14 +22,6 @@ import { RunList } from './RunList';
 import { SegmentStep } from './SegmentStep';
 import { stepSummary } from './step-summaries';
 import { StepRow } from './StepRow';
-
-const TITLES: Readonly<Record<StepName, string>> = {
-  segment: 'Segment',
-  path: 'Path',
-  laying: 'Laying',
-  bending: 'Bending',
-  motion: 'Motion',
-};
 
 const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, bending: BendingStep, motion: MotionStep };
 
@@ -65,7 +57,7 @@ export function Ticket() {
               <StepRow
                 key={step}
                 number={i + 1}
-                title={TITLES[step]}
+                title={STEP_TITLES[step]}
                 summary={stepSummary(step, { run, course }, segment.name, result, problems)}
                 isOpen={open === step}
                 onToggle={() => set({ step: open === step ? undefined : step })}

@@ -5,15 +5,16 @@ import { addAlike, changeRun, deleteRun, freeName } from '../../project/commands
 import { newId } from '../../project/new-id';
 import type { Project, Run } from '../../project/schema';
 import { useApp } from '../state/app-context';
+import { meantBy, toggled } from '../state/chosen-ids';
 
 /** What can be done to runs of the list: to all that are chosen, when the one that is meant is among them. */
 export function useRunActions() {
   const { document, session } = useApp();
-  const chosen = (id: string): readonly string[] => {
+  const all = (): readonly string[] => {
     const { run, moreRuns } = session.getState();
-    const all = [...(run ? [run] : []), ...moreRuns];
-    return all.includes(id) ? all : [id];
+    return [...(run ? [run] : []), ...moreRuns];
   };
+  const chosen = (id: string) => meantBy(all(), id);
   const edit = (change: (project: Project) => Project) => document.getState().edit(change);
   const withCopies = (ids: readonly string[], copy: (project: Project, id: string, run: string) => Project) => {
     const made = ids.map(() => newId());
@@ -27,12 +28,9 @@ export function useRunActions() {
   };
   return {
     choose: (id: string, isMore: boolean) => {
-      const { run, moreRuns } = session.getState();
-      const all = chosen(id);
       if (!isMore) return session.getState().set({ run: id, point: undefined, station: undefined });
-      const isOn = id === run || moreRuns.includes(id);
-      const rest = [...(run ? [run] : []), ...moreRuns].filter((other) => other !== id);
-      const next = isOn && all.length > 1 ? rest : [id, ...rest];
+      const isOnlyOne = all().length === 1 && all()[0] === id;
+      const next = isOnlyOne ? [id] : toggled(all(), id); // one is always selected
       session.getState().set({ run: next[0], moreRuns: next.slice(1), point: undefined, station: undefined });
     },
     rename: (id: string, name: string) => {

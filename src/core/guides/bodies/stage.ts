@@ -1,4 +1,5 @@
 import { boxedBody } from '../boxed-body';
+import { joinedBody } from '../joined-body';
 import { defineGuideBody } from '../guide-body';
 
 /** Metres: thickness of its boards and beams, width of its piles, and between them at the most. */
@@ -30,23 +31,6 @@ export const stage = defineGuideBody({
         boxes.push(boxedBody([at - PILE / 2, 0, middle - PILE / 2], [at + PILE / 2, under, middle + PILE / 2]));
       }
     }
-    return joined(boxes);
+    return joinedBody(boxes);
   },
 });
-
-type Body = ReturnType<typeof boxedBody>;
-
-/** Several bodies as one. */
-function joined(bodies: readonly Body[]): Body {
-  let base = 0;
-  const indices = bodies.flatMap(({ positions, indices: own }) => {
-    const moved = [...own].map((i) => base + i);
-    base += positions.length / 3;
-    return moved;
-  });
-  return {
-    positions: Float32Array.from(bodies.flatMap(({ positions }) => [...positions])),
-    normals: Float32Array.from(bodies.flatMap(({ normals }) => [...normals])),
-    indices: Uint32Array.from(indices),
-  };
-}
