@@ -1,4 +1,4 @@
-import { partsOf } from '../../core/layout/course-parts';
+import { mapParts, partsOf } from '../../core/layout/course-parts';
 import { addressKey } from '../keys/address';
 import { emptyProject, type Course, type Keyed, type Project, type Run } from '../schema';
 import { UNDRAWN } from '../sets/run-of-parts';
@@ -15,18 +15,23 @@ export interface Kit {
   readonly changedAt: number;
 }
 
-/** A run as the project of a kit. What it had to do with other things of its project stays behind. */
+/** A run as the project of a kit, its segments numbered. What it had to do with other things of its project stays behind. */
 export function kitProject(project: Project, id: string): Project | undefined {
   const run = project.runs.find((own) => own.id === id);
   if (!run) return undefined;
-  const used = run.courses.flatMap(partsOf);
-  const path = { id: 'kit-path', name: `${run.name} path`, curve: UNDRAWN };
+  const used = [...new Set(run.courses.flatMap(partsOf))];
+  const idOf = (segment: string) => `s${used.indexOf(segment) + 1}`;
+  const segments = used.map((own) => ({ ...project.segments.find((segment) => segment.id === own)!, id: idOf(own) }));
+  const path = { id: 'path', name: `${run.name} path`, curve: UNDRAWN };
+  const courses = run.courses.map((course) => withIds(course, idOf));
+  const keyed = project.keyed.flatMap(({ of: [list, item, ...rest], keys }): Keyed[] => {
+    if (list === 'runs' && item === id) return [{ of: [list, 'run', ...rest], keys }];
+    return list === 'segments' && used.includes(item) ? [{ of: [list, idOf(item), ...rest], keys }] : [];
+  });
   return {
     ...emptyProject(run.name),
-    segments: project.segments.filter((segment) => used.includes(segment.id)),
-    paths: [path],
-    runs: [{ ...unbound(run), path: path.id, visible: true }],
-    keyed: project.keyed.filter(({ of: [list, item] }) => (list === 'runs' && item === id) || (list === 'segments' && used.includes(item))), // prettier-ignore
+    ...{ segments, paths: [path], keyed },
+    runs: [{ ...unbound(run), id: 'run', path: path.id, visible: true, courses }],
   };
 }
 
@@ -45,16 +50,9 @@ function unbound({ kit, setAside, ...run }: Run): Run {
 const called =
   (owner: string) =>
   (segment: string): string =>
-    `${owner}-${segment}`.slice(0, 64);
+    `${owner}-${segment}`;
 
-const withIds = (course: Course, id: (segment: string) => string): Course => ({
-  ...course,
-  segment: id(course.segment),
-  others: course.others.map(id),
-  ...(course.head !== undefined && { head: id(course.head) }),
-  ...(course.tail !== undefined && { tail: id(course.tail) }),
-  ...(course.joint !== undefined && { joint: id(course.joint) }),
-});
+const withIds = (course: Course, id: (segment: string) => string): Course => ({ ...course, ...mapParts(course, id) });
 
 export interface LaidKit {
   /** Id of the run to be. */
@@ -67,14 +65,14 @@ export interface LaidKit {
 /** Lays a kit along a path. */
 export function layKit(project: Project, kit: Kit, { run: id, path, isLinked }: LaidKit): Project {
   const [source] = kit.project.runs;
-  const id4 = called(isLinked ? kit.id : id);
+  const idOf = called(isLinked ? kit.id : id);
   const run: Run = {
     ...source,
     ...{ id, path, name: freeName(project, source.name) },
-    courses: source.courses.map((course) => withIds(course, id4)),
+    courses: source.courses.map((course) => withIds(course, idOf)),
     ...(isLinked && { kit: { id: kit.id, at: kit.changedAt } }),
   };
-  return withParts({ ...project, runs: [...project.runs, run] }, kit, id4, [id]);
+  return withParts({ ...project, runs: [...project.runs, run] }, kit, idOf, [id]);
 }
 
 /** Runs of a project that follow a kit. */
@@ -84,19 +82,19 @@ export const runsOfKit = (project: Project, kit: string): readonly Run[] =>
 /** All runs that follow a kit, as it is now; their names, paths, reaches, when they begin and whether they are shown stay. */
 export function renewFromKit(project: Project, kit: Kit): Project {
   const [source] = kit.project.runs;
-  const id4 = called(kit.id);
+  const idOf = called(kit.id);
   const following = runsOfKit(project, kit.id);
   const renewed = following.reduce(
     (all, { id, motion, reach }) =>
       changeRun(all, id, {
         ...{ shape: source.shape, bending: source.bending, reach },
         motion: { ...source.motion, begins: motion.begins, after: motion.after },
-        courses: source.courses.map((course) => withIds(course, id4)),
+        courses: source.courses.map((course) => withIds(course, idOf)),
         kit: { id: kit.id, at: kit.changedAt },
       }),
     project,
   );
-  const whole = withParts(renewed, kit, id4, following.map(({ id }) => id)); // prettier-ignore
+  const whole = withParts(renewed, kit, idOf, following.map(({ id }) => id)); // prettier-ignore
   const used = new Set(whole.runs.flatMap(({ courses }) => courses.flatMap(partsOf)));
   return { ...whole, segments: whole.segments.filter(({ id }) => used.has(id)) };
 }
@@ -110,27 +108,21 @@ export const letGoOfKit = (project: Project, id: string): Project => ({
   }),
 });
 
-/** A kit as a run that follows it has come to be: its name stays. */
+/** A kit as a run that follows it has come to be; its name stays. */
 export function kitAsRun(project: Project, id: string, kit: Kit, changedAt: number): Kit | undefined {
   const made = kitProject(project, id);
   if (!made) return undefined;
-  const prefix = `${kit.id}-`;
-  const bare = (segment: string) => (segment.startsWith(prefix) ? segment.slice(prefix.length) : segment);
-  const { name, paths, runs } = kit.project;
   const [run] = made.runs;
-  const courses = run.courses.map((course) => withIds(course, bare));
-  const segments = made.segments.map((segment) => ({ ...segment, id: bare(segment.id) }));
-  const keyed = made.keyed.map(({ of: [list, item, ...rest], keys }): Keyed => ({ of: [list, list === 'runs' ? runs[0].id : bare(item), ...rest], keys })); // prettier-ignore
-  const own = { ...run, id: runs[0].id, name: runs[0].name, path: paths[0].id, courses };
-  return { id: kit.id, changedAt, project: { ...made, name, paths, segments, runs: [own], keyed } };
+  const { name, paths, runs } = kit.project;
+  return { id: kit.id, changedAt, project: { ...made, name, paths, runs: [{ ...run, name: runs[0].name }] } };
 }
 
 /** A kit's segments put in over those of the same ids, and the keys of what is laid. */
-function withParts(project: Project, kit: Kit, id4: (segment: string) => string, runs: readonly string[]): Project {
-  const segments = kit.project.segments.map((segment) => ({ ...segment, id: id4(segment.id) }));
+function withParts(project: Project, kit: Kit, idOf: (segment: string) => string, runs: readonly string[]): Project {
+  const segments = kit.project.segments.map((segment) => ({ ...segment, id: idOf(segment.id) }));
   const ids = new Set(segments.map(({ id }) => id));
   const keyed = kit.project.keyed.flatMap(({ of: [list, item, ...rest], keys }): Keyed[] =>
-    (list === 'runs' ? runs : [id4(item)]).map((own) => ({ of: [list, own, ...rest], keys })),
+    (list === 'runs' ? runs : [idOf(item)]).map((own) => ({ of: [list, own, ...rest], keys })),
   );
   const taken = new Set(keyed.map(({ of }) => addressKey(of)));
   return {
