@@ -9,6 +9,7 @@ const CORE = [
   'layout',
   'motion',
   'bending',
+  'dressing',
   'edit',
   'guides',
   'findings',

@@ -5,6 +5,8 @@ import type { StiffStretch } from '../core/curve/stiffen-curve';
 import { bendTolerance } from '../core/layout/bending-spec';
 import { alignedBy } from '../core/layout/align';
 import { mapParts, partsOf, type CourseParts } from '../core/layout/course-parts';
+import { groundOf } from '../core/dressing/ground-of';
+import { strew } from '../core/dressing/strew';
 import { layCourse } from '../core/layout/lay-course';
 import { layingRule } from '../core/layout/registry';
 import { stiffStretches } from '../core/layout/stiff-stretches';
@@ -118,17 +120,22 @@ export class Deriver {
     const { reach, flush, unmet } = meetEnds(table, asked, guides);
     const ownKey = (i: number): string =>
       JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, flush, said, bending, passes, points, courses[i].course]); // prettier-ignore
-    const keys = courses.map((_, i) => ownKey(i));
+    const grounds = courses.map(({ course }) => groundOf(courses.map((own) => own.course), course.fit)); // prettier-ignore
+    const own = courses.map((_, i) => ownKey(i));
+    const keys = own.map((key, i) => (grounds[i] < 0 ? key : key + own[grounds[i]]));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
     const loose = courses.map(({ segment }) => segment.prepare);
     const begins = beginsOf(source, this.paths);
     return this.#runs.get(JSON.stringify([keys, steps.motion, begins, loose, radii, checked]), () => {
       const shape = buildShape(table, said, { reach, points: curve.points, isHeld: bending.pastEnd === 'hold', flush });
       const laid: DerivedCourse[] = [];
-      for (const [i, { course }] of courses.entries()) {
-        const made = this.#courses.get(keys[i], () => this.#layCourse(source, shape, course, readies[i]));
+      // What others are strewn over comes first.
+      const order = [...courses.keys()].sort((a, b) => Number(grounds[a] >= 0) - Number(grounds[b] >= 0));
+      for (const i of order) {
+        const ground = laid[grounds[i]];
+        const made = this.#courses.get(keys[i], () => this.#layCourse(source, shape, courses[i].course, readies[i], ground)); // prettier-ignore
         if (!made.ok) return made;
-        laid.push(made.value);
+        laid[i] = made.value;
       }
       return ok({
         source,
@@ -147,15 +154,21 @@ export class Deriver {
     shape: Shape,
     course: Course,
     readies: CourseParts<ReadySegment>,
+    ground?: DerivedCourse,
   ): Result<DerivedCourse> {
     const { bending, motion } = steps;
     const { gauge } = steps.shape;
     const { prepared } = readies.segment;
     const pieces = coursePieces(readies);
     const lies = alignedBy(prepared.box, course, gauge);
-    const own = besideShape(shape, course.height + lies.up, course.side + lies.side);
+    const { fit } = course;
+    const beside = besideShape(shape, course.height + lies.up, course.side + lies.side);
+    const own = fit.kind === 'strewn' && ground ? ground.shape : beside;
     const passes = passesOf(motion);
-    const laid = layCourse({ ...pieces, shape: own, course, bending, gauge, passes, forms: this.cache });
+    const bodies = [pieces.segment, ...pieces.others].map(({ length }) => length);
+    const over = fit.kind === 'strewn' && ground ? strew({ ...ground, fit: ground.course.fit }, fit, bodies) : undefined; // prettier-ignore
+    if (over && !over.ok) return over;
+    const laid = layCourse({ ...pieces, shape: own, course, bending, gauge, passes, forms: this.cache, over: over?.value }); // prettier-ignore
     if (!laid.ok) return laid;
     const tolerance = bendTolerance(bending.tolerance, halfWidth(prepared.box), gauge);
     const summary = summaryOf(laid.value.layout);

@@ -91,6 +91,10 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
     `Nobody looks where runs pass through each other: they have ${count(f.triangles)} triangles, of ${count(f.most)} at the most. Hide some runs.`,
   'run.too-large': (f) =>
     `The run would have ${count(f.vertices)} vertices; ${count(f.most)} is the most. Use a lighter segment or a coarser tolerance.`,
+  'strewn.no-surface': () =>
+    'There is no other course over which this one could be strewn. Add one, or choose another fit.',
+  'strewn.too-many': (f) =>
+    `This would strew ${count(f.pieces)} pieces; ${count(f.most)} is the most. Take fewer a square metre, or farther apart.`,
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
   'run.unheld': () => 'The run has to be worked out anew. Change anything of it, or load the page again.',
   'report.too-many-frames': (f) =>

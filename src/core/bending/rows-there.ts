@@ -2,7 +2,7 @@ import { buildRows, type FitSpec } from '../layout/fit-registry';
 import type { PosedPiece } from '../motion/pose-course';
 import { ROW_FACTOR, ROW_STRIDE } from '../segment/pieces/rows';
 import { SAME_ROW_RELATIVE } from '../math/tolerance';
-import type { PreparedSegment } from '../segment/prepared-segment';
+import { probeAt } from '../segment/pieces/probe';
 
 /** A row is there; it is the next one beside what is there; or it is beyond that. */
 export const [HERE, BESIDE, BEYOND] = [0, 1, 2];
@@ -36,7 +36,7 @@ export function rowsThere(
     const places = longer === 1 ? xs : xs.map((x) => x * longer);
     const near = (to - from) * SAME_ROW_RELATIVE;
     const within = places.map((x) => (x > to && x < to + near ? x : Math.min(Math.max(x, from), to)));
-    const own = buildRows(fit, probe(part.form, within), part.shape, part.place).frames;
+    const own = buildRows(fit, probeAt(part.form, within), part.shape, part.place).frames;
     for (let i = 0; i < xs.length; i++) {
       const off = Math.abs(places[i] - within[i]);
       if (off >= nearest[i]) continue;
@@ -51,12 +51,4 @@ export function rowsThere(
     x === xs[i] ? HERE : isBeside(i, i - 1) || isBeside(i, i + 1) ? BESIDE : BEYOND,
   );
   return { frames, gone };
-}
-
-/** A form with one vertex a row, on the path, at these places. */
-function probe({ corners: _, ...form }: PreparedSegment, xs: Float32Array): PreparedSegment {
-  const positions = new Float32Array(xs.length * 3);
-  xs.forEach((x, i) => (positions[i * 3] = x));
-  const rows = Uint32Array.from({ length: xs.length + 1 }, (_, i) => i);
-  return { ...form, mesh: { ...form.mesh, positions }, rows };
 }

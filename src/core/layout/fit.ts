@@ -4,6 +4,7 @@ import type { Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
 import type { MeasuredAlong } from './laid-path';
+import type { Strewn } from './strewn';
 
 /** Where a piece lies. */
 export interface Place {
@@ -19,6 +20,8 @@ export interface Place {
   readonly overlap: number;
   /** The places of its two pins, flat xyz, where it is pinned. */
   readonly pins?: Float64Array | undefined;
+  /** Where it stands on another course, where it is strewn. */
+  readonly strewn?: Strewn | undefined;
 }
 
 /** How a piece sits on its path; adding one is a file in `fits/` and a line in its list. */
@@ -27,6 +30,8 @@ export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType>
   readonly follows: boolean;
   /** Pieces are carried as one and keep their shape: many of them are one mesh at many places. */
   readonly isRigid?: boolean;
+  /** Pieces lie on another course instead of one behind the other: no rule lays them. */
+  readonly isStrewn?: boolean;
   /** It bends where the path ends and pieces go on beyond it: they need a row there. */
   turnsAtEnds?(options: z.infer<S>): boolean;
   /** Pieces that meet along the path do not meet in height. */

@@ -72,13 +72,16 @@ export function layPieces(
   return ok({ ...laid.value, placements: laid.value.placements.filter(({ station }) => station < end) });
 }
 
-/** Problems: those of {@link layPieces}, and `run.too-large` with `vertices` and `most`. */
+/** Problems: those of {@link layPieces}, `strewn.no-surface`, and `run.too-large` with `vertices` and `most`. */
 export function layCourse(input: CourseInput): Result<LaidCourse> {
   const { shape, segment, course, bending, gauge, passes, forms } = input;
   const { reach } = shape;
   const fit = fitOf(course.fit);
   const path = laidPathOf(shape, fit.measures(course.fit), segment.box);
-  const laid = layPieces(course.laying, input, { reach, path, pastEnd: bending.pastEnd });
+  if (fit.isStrewn && !input.over) return fail('strewn.no-surface');
+  const laid = input.over
+    ? ok(input.over.layout)
+    : layPieces(course.laying, input, { reach, path, pastEnd: bending.pastEnd });
   if (!laid.ok) return laid;
   const layout = laid.value;
   const { follows } = fit;
@@ -134,8 +137,8 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     const form = wear(i);
     vertices += form.mesh.positions.length / 3;
     if (vertices > MAX_RUN_VERTICES) return fail('run.too-large', { vertices, most: MAX_RUN_VERTICES });
-    const { placement, worn, station, factor, cutAt, pins } = piece;
-    pieces.push({ placement, worn, station, factor, cutAt, pins, form });
+    const { placement, worn, station, factor, cutAt, pins, strewn } = piece;
+    pieces.push({ placement, worn, station, factor, cutAt, pins, strewn, form });
     const end = piece.station + piece.factor * piece.worn.length;
     worst = Math.max(worst, (rowsTo(density, end) - rowsTo(density, piece.station)) / MAX_SLICES);
   }

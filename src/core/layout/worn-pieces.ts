@@ -10,6 +10,7 @@ import type { CourseParts } from './course-parts';
 import type { CourseJob } from './course-spec';
 import type { Layout } from './layout';
 import type { Placement } from './placement';
+import type { Strewn, StrewnLayout } from './strewn';
 
 export interface WornInput extends CourseParts<PreparedSegment> {
   /** The run's, finished. */
@@ -17,6 +18,8 @@ export interface WornInput extends CourseParts<PreparedSegment> {
   readonly course: CourseJob;
   readonly bending: BendingSpec;
   readonly forms: FormStore;
+  /** Where its pieces lie on another course, where the fit strews them. */
+  readonly over?: StrewnLayout | undefined;
 }
 
 /** A piece as it lies when all is there, and what it wears. */
@@ -25,6 +28,8 @@ export interface WornPiece extends LaidPiece {
   readonly form: PreparedSegment;
   /** The places of its pins, flat xyz. */
   readonly pins: Float64Array | undefined;
+  /** How it lies on another course, where it is strewn over that. */
+  readonly strewn: Strewn | undefined;
 }
 
 /** What lies there before it is sliced. */
@@ -44,7 +49,7 @@ export function wornPieces(layout: Layout, input: WornInput): readonly WornAt[] 
   };
   const { reach, pinned } = layout;
   let bodies = 0;
-  return layout.placements.map((placement) => {
+  return layout.placements.map((placement, i) => {
     const { kind, station, factor, natural } = placement;
     const whole = kind === 'body' && placement.body > 0 ? others[placement.body - 1] : parts[kind];
     const turned = turnedSegment(whole, placement.turn, placement.mirrored !== course.mirrored, forms);
@@ -62,6 +67,7 @@ export function wornPieces(layout: Layout, input: WornInput): readonly WornAt[] 
       factor,
       cutAt: cut,
       pins: pinned && pin >= 0 && pin + 6 <= pinned.pins.length ? pinned.pins.subarray(pin, pin + 6) : undefined,
+      strewn: input.over?.strewn[i],
     };
   });
 }

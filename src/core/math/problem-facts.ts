@@ -36,6 +36,8 @@ export interface ProblemFacts {
   'laying.short-leg': { station: number; leg: number; needed: number };
   'laying.straight-up': Nothing;
   'laying.too-many': { pieces: number; most: number };
+  'strewn.no-surface': Nothing;
+  'strewn.too-many': { pieces: number; most: number };
   'run.too-large': { vertices: number; most: number };
   'crossings.too-many': { triangles: number; most: number };
   'run.unheld': Nothing;

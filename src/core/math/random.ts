@@ -12,3 +12,7 @@ export function seededRow(seed: number): (place: number) => number {
     return drawn[place];
   };
 }
+
+/** A row of random numbers for each place of its own; those of near places are far apart (multiplicative hashing, Knuth, TAOCP 3, 6.4). */
+export const seededAt = (seed: number, place: number): (() => number) =>
+  seededRandom(Math.imul(place + 1, 0x9e3779b1) ^ Math.imul(Math.trunc(seed) + 1, 0x85ebca6b));

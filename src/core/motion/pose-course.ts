@@ -67,11 +67,11 @@ function finishedCourse({ pieces }: LaidCourse, { shape, fit, variation }: PoseI
   const posed: PosedPiece[] = [];
   let vertexCount = 0;
   for (const laid of pieces) {
-    const { placement, form, worn, station, factor, pins } = laid;
+    const { placement, form, worn, station, factor, pins, strewn } = laid;
     const { piece, overlap, up, side } = placement;
     if (form.mesh.indices.length === 0) continue;
     vertexCount += form.mesh.positions.length / 3;
-    const place = { station, factor, scale: 1, natural: worn.length, overlap, pins };
+    const place = { station, factor, scale: 1, natural: worn.length, overlap, pins, strewn };
     const own = up === 0 && side === 0 ? shape : besideShape(shape, up, side);
     posed.push({ form, place, shape: own, laid, look: lookOf(piece) });
   }
@@ -97,7 +97,7 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
   const posed = pieces.flatMap((piece, i) => {
     const arrival = arrivalOf(pose, layout, piece);
     if (!arrival) return [];
-    const { placement, pins } = piece;
+    const { placement, pins, strewn } = piece;
     const look = lookOf(placement.piece);
     const shows = placesAt ? placesAt(i) : placesOf(piece, pose, reach.from, period);
     const parts = spans ? shows.flatMap((shown) => cutShown(shown, piece, spans)) : shows;
@@ -106,7 +106,7 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
       const form = ends.length > 0 || part ? laid.showing(i, ends, part) : piece.form;
       if (form.mesh.indices.length === 0) return [];
       vertexCount += form.mesh.positions.length / 3;
-      const whole = { natural: piece.worn.length, overlap: placement.overlap };
+      const whole = { natural: piece.worn.length, overlap: placement.overlap, strewn };
       const own = arrived({ ...whole, ...place }, arrival);
       const onPins = scale === 1 && arrival.size === 1 && arrival.along === 0 && shift === 0 ? pins : undefined;
       const beside = besideShape(shapeAt(shift + arrival.along), placement.up + arrival.up, placement.side);
@@ -142,7 +142,7 @@ function endsThatShow({ isRing, pieces }: LaidCourse, { scale, arrival }: Motion
 
 const endOf = ({ station, factor, worn }: WornPiece): number => station + factor * worn.length;
 
-interface Shown extends Omit<Place, 'natural' | 'overlap'> {
+interface Shown extends Omit<Place, 'natural' | 'overlap' | 'strewn'> {
   /** How far it has moved, metres. */
   readonly shift: number;
   /** Its ends that lie at those of the window. */
@@ -151,8 +151,13 @@ interface Shown extends Omit<Place, 'natural' | 'overlap'> {
   readonly part?: ShownPart;
 }
 
-/** What of a piece that shows lies in some spans of the finished run. */
-function cutShown(shown: Shown, { station, factor, worn }: WornPiece, spans: readonly Span[]): Shown[] {
+/** What of a piece that shows lies in some spans of the finished run; one that is strewn is there when its middle is. */
+function cutShown(shown: Shown, { station, factor, worn, strewn }: WornPiece, spans: readonly Span[]): Shown[] {
+  if (strewn) {
+    const middle = station + (factor * worn.length) / 2;
+    const own = spans.find(({ from, to }) => middle >= from && middle <= to);
+    return own ? [{ ...shown, station: shown.station + own.shift, shift: shown.shift + own.shift }] : [];
+  }
   return shownSpans(station, factor, worn.length, spans).map(({ part, ends, shift }) => ({
     ...shown,
     station: shown.station + shift,

@@ -19,6 +19,7 @@ export const MAKER_GROUPS = {
   chains: 'Chains and belts',
   stairs: 'Stairs and fences',
   plants: 'Plants',
+  dressing: 'Dressing',
 } as const;
 
 /** What a turned profile is drawn from; corners lie along the axis (z) and away from it (y). */

@@ -9,6 +9,7 @@ import { cutBetween, cutOff } from './cut-off';
 import { makeSegmentMesh, maker, MAKERS, type MakerSpec } from './registry';
 import { evenPlanes, longestRow, ownRow } from './pieces/plan-slices';
 import { countSliced, sliceSegment } from './slice';
+import { SHEETS } from '../testing/sheets';
 
 const made = (kind: MakerSpec['kind'], change: Record<string, number> = {}) =>
   prepared(makeSegmentMesh({ ...(maker(kind).defaults as MakerSpec), ...change }));
@@ -37,8 +38,8 @@ describe('sliceSegment', () => {
   it.each(MAKERS.map(({ kind }) => kind))('keeps volume, area and closedness of a %s', (kind) => {
     const segment = made(kind);
     const sliced = sliceSegment(segment, evenPlanes(segment.length, 37));
-    expect(isClosed(segment.mesh)).toBe(kind !== 'shoot'); // its leaves are sheets
-    expect(isClosed(sliced.mesh)).toBe(kind !== 'shoot');
+    expect(isClosed(segment.mesh)).toBe(!SHEETS.includes(kind));
+    expect(isClosed(sliced.mesh)).toBe(!SHEETS.includes(kind));
     expect(volume(sliced.mesh) / volume(segment.mesh)).toBeCloseTo(1, 6);
     expect(area(sliced.mesh) / area(segment.mesh)).toBeCloseTo(1, 6);
     expect(ownRow(sliced)).toBeLessThanOrEqual((segment.length / 37) * 1.0001);
@@ -124,7 +125,7 @@ describe('flat faces', () => {
 
 describe('cutBetween', () => {
   // Not of a bucket: its plates lie face to face, and where they do, the cut edges of one cannot be told from the other's.
-  it.each(MAKERS.map(({ kind }) => kind).filter((kind) => kind !== 'shoot' && kind !== 'bucket'))(
+  it.each(MAKERS.map(({ kind }) => kind).filter((kind) => !SHEETS.includes(kind) && kind !== 'bucket'))(
     'cuts a watertight %s into watertight parts that make up the whole',
     (kind) => {
       const segment = made(kind);

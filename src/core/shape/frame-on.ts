@@ -83,7 +83,7 @@ function layOn(out: Float64Array, at: number, { lanes, ride }: Shape, station: n
       const k = lane.name === 'gaugeUp' ? g : g + 1;
       out[k + SLOPE] = out[k + SLOPE] * value + out[k] * slope;
       out[k] *= value;
-    } else if (lane.name !== 'textureShift') {
+    } else if (lane.name === 'offsetUp' || lane.name === 'offsetSide') {
       const k = at + (lane.name === 'offsetUp' ? OFFSET_UP : OFFSET_SIDE);
       out[k] += value;
       out[k + SLOPE] += slope;

@@ -27,6 +27,9 @@ export type LaneKey = LaneSpec['keys'][number];
 
 export const isGauge = (name: LaneName): boolean => name === 'gaugeUp' || name === 'gaugeSide';
 
+/** Lanes of these count as factors: they are 1 where nothing is said. */
+export const isFactor = (name: LaneName): boolean => isGauge(name) || name === 'density';
+
 /** Metres: where a place of a lane lies on the path. */
 export const toStation = ({ along }: Pick<LaneSpec, 'along'>, place: number, { from, to }: Reach): number =>
   along === 'reach' ? from + place * (to - from) : place;

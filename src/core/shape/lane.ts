@@ -11,8 +11,8 @@ export interface Lane {
   readonly line?: { readonly value: number; readonly perMetre: number; readonly from: number };
 }
 
-/** What lanes can say of a run, in the order of the numbers that a shape's frames have for it. */
-export const LANE_NAMES = ['roll', 'gaugeUp', 'gaugeSide', 'offsetUp', 'offsetSide', 'textureShift'] as const;
+/** What lanes can say of a run. */
+export const LANE_NAMES = ['roll', 'gaugeUp', 'gaugeSide', 'offsetUp', 'offsetSide', 'textureShift', 'density'] as const;
 
 export type LaneName = (typeof LANE_NAMES)[number];
 

@@ -1,5 +1,5 @@
 import { levelLane, slopeLane, type LaneName } from './lane';
-import { compileLane, isGauge, type LaneSpec } from './lane-spec';
+import { compileLane, isFactor, type LaneSpec } from './lane-spec';
 import { lanesOf, type PointValues } from './point-lanes';
 import type { Reach } from './reach';
 import { laneOfPath, laneOfRun, type ShapeLane } from './shape-lane';
@@ -32,9 +32,9 @@ export function saidLanes(spec: Said, { reach, points, pointStations, period }: 
   ];
 }
 
-/** What lanes of a name come to at a station: gauges are multiplied, all others added. */
+/** What lanes of a name come to at a station: factors are multiplied, all others added. */
 export const valueOn = (lanes: readonly ShapeLane[], name: LaneName, station: number): number =>
   lanes
     .filter((lane) => lane.name === name)
     .map(({ at }) => at(station)[0])
-    .reduce((sum, value) => (isGauge(name) ? sum * value : sum + value), isGauge(name) ? 1 : 0);
+    .reduce((sum, value) => (isFactor(name) ? sum * value : sum + value), isFactor(name) ? 1 : 0);

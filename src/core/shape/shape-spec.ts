@@ -7,7 +7,9 @@ import { isGauge, laneSpecSchema } from './lane-spec';
 const lanes = LANE_NAMES.map((name) => {
   const spec = isGauge(name)
     ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value > 0), { error: 'a gauge is more than 0' })
-    : laneSpecSchema;
+    : name === 'density'
+      ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value >= 0), { error: 'a density is not below 0' })
+      : laneSpecSchema;
   return [name, spec.optional()] as const;
 });
 

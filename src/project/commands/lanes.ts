@@ -1,6 +1,6 @@
 import { withKey, withMovedKeys, withoutKeys, type KeyMove } from '../../core/shape/edit-lane';
 import type { LaneName } from '../../core/shape/lane';
-import { isGauge, type LaneKey, type LaneSpec } from '../../core/shape/lane-spec';
+import { isFactor, type LaneKey, type LaneSpec } from '../../core/shape/lane-spec';
 import type { Project, Run } from '../schema';
 import { setStep } from './runs';
 
@@ -42,7 +42,7 @@ export const setLane = (project: Project, id: string, pick: LanePick, lane: Lane
 
 /** A lane as it begins: it goes with the reach, smoothly, and stays as it was at the ends of it, where the key is none of them. */
 export function newLane(pick: LanePick, key: LaneKey): LaneSpec {
-  const value = isGauge(namesOf(pick)[0]) ? 1 : 0;
+  const value = isFactor(namesOf(pick)[0]) ? 1 : 0;
   const ends = [0, 1].filter((station) => Math.abs(station - key.station) > AT_END);
   const keys = [...ends.map((station) => ({ station, value })), key].toSorted((a, b) => a.station - b.station);
   return { blend: 'smooth', along: 'reach', keys };

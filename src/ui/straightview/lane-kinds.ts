@@ -28,6 +28,7 @@ export const LANE_KINDS = {
   offsetUp: { label: 'Offset, up', ...offset },
   offsetSide: { label: 'Offset, right', ...offset },
   textureShift: { label: 'Texture moved', ...offset },
+  density: { label: 'Density', quantity: 'plain', neutral: 1, step: 0.05, min: 0, height: 30, least: 26 },
   twist: { label: 'Twist', height: 30, least: 26 },
   stretch: { label: 'Stretch', height: 30, least: 26 },
 } as const satisfies Record<string, LaneKind> & Record<LanePick, LaneKind>;

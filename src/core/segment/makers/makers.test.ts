@@ -3,6 +3,7 @@ import { boxOf } from '../../mesh/box';
 import { isClosed, placeOf } from '../../mesh/is-closed';
 import { volume } from '../../mesh/measure';
 import type { Mesh } from '../../mesh/mesh';
+import { SHEETS } from '../../testing/sheets';
 
 type Values = Record<string, unknown>;
 
@@ -80,7 +81,7 @@ describe.each(specs)('%s', (name, spec) => {
     expect(mesh.uvs.every(Number.isFinite)).toBe(true);
   });
 
-  const isSheet = spec.closed === false || spec.flatEnds === false || spec.kind === 'shoot';
+  const isSheet = spec.closed === false || spec.flatEnds === false || SHEETS.includes(spec.kind);
   it(isSheet ? 'is a sheet, seen from both sides' : 'is watertight and holds something', () => {
     expect(isClosed(mesh)).toBe(!isSheet);
     if (isSheet) expect(mesh.materials.some(({ doubleSided }) => doubleSided)).toBe(true);
@@ -158,9 +159,9 @@ describe('a profile to draw on', () => {
 });
 
 describe('meshes of all makers', () => {
-  // Of a bucket's plates some lie face to face, two strands touch along the axis; a shoot's leaves are sheets.
+  // Of a bucket's plates some lie face to face, two strands touch along the axis; leaves are sheets.
   const OPEN = /open sheet|flatEnds|open ends|two strands/;
-  it.each(specs.filter(([name, { kind }]) => kind !== 'bucket' && kind !== 'shoot' && !OPEN.test(name)))(
+  it.each(specs.filter(([name, { kind }]) => kind !== 'bucket' && !SHEETS.includes(kind) && !OPEN.test(name)))(
     '%s: two faces at every edge, no triangle without a size, no material that nothing wears',
     (_, spec) => {
       const { positions, indices, parts, materials } = make(spec);

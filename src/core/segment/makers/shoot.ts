@@ -4,6 +4,7 @@ import { MeshBuilder } from '../../mesh/mesh-builder';
 import { paint } from '../colour';
 import { defineMaker } from '../maker';
 import { countField, metresField } from '../../math/form-field';
+import { addLeaf } from '../shapes/leaf';
 import { straightLine } from '../shapes/line';
 import { sweepRings } from '../shapes/sweep';
 import { circleSides, SMOOTHNESS_FIELDS, smoothnessShape } from '../smoothness';
@@ -23,7 +24,7 @@ type ShootSpec = z.infer<typeof schema>;
 
 /** Turn from one leaf to the next: half a turn, or the golden angle of spiral leaves (H. Vogel, Math. Biosci. 44, 1979). */
 const TURN = { opposite: Math.PI / 2, alternate: Math.PI, spiral: Math.PI * (3 - Math.sqrt(5)) };
-const LEAF_ROWS = 5;
+const LEAVES = { part: 'Leaves', material: 1 };
 
 /** A climbing shoot: a stem that thins to its tip, with nodes and leaves. */
 export const shoot = defineMaker({
@@ -109,52 +110,7 @@ function addLeaves(builder: MeshBuilder, spec: ShootSpec, spacing: number, taper
       // Young leaves near the tip are smaller and closer to the stem; none reaches beyond the tip.
       const size = Math.min(leaf * (0.8 + 0.4 * random()) * (1 - 0.7 * t * t), (length - n * spacing) * 0.95);
       const lean = 0.95 - 0.45 * t + (random() - 0.5) * 0.3;
-      addLeaf(builder, { x: n * spacing, foot: taper(t), angle, size, lean });
-    }
-  }
-}
-
-interface Leaf {
-  readonly x: number;
-  readonly foot: number;
-  readonly angle: number;
-  readonly size: number;
-  /** Angle from the stem's direction, radians. */
-  readonly lean: number;
-}
-
-/** An oval leaf folded along its middle and drooping to its tip. */
-function addLeaf(builder: MeshBuilder, { x, foot, angle, size, lean }: Leaf): void {
-  const [ca, sa] = [Math.cos(angle), Math.sin(angle)];
-  const rows: number[][] = [];
-  let [along, out] = [x, foot * 0.8];
-  let bend = lean;
-  for (let k = 0; k <= LEAF_ROWS; k++) {
-    const share = k / LEAF_ROWS;
-    const half = size * 0.3 * Math.sin(Math.PI * share ** 0.8) + size * 0.012;
-    const fold = half * 0.25;
-    // Across the leaf: round the stem; its upper side looks along the stem and away from it.
-    const [nx, no] = [Math.sin(bend), -Math.cos(bend)];
-    rows.push(
-      [-1, 0, 1].map((side) => {
-        const r = out + (side === 0 ? -fold * no : 0);
-        const px = along + (side === 0 ? -fold * nx : 0);
-        const [y, z] = [r * ca - side * half * sa, r * sa + side * half * ca];
-        const tilt = side * 0.24;
-        const n = [nx, no * ca - tilt * sa, no * sa + tilt * ca];
-        const l = Math.hypot(n[0], n[1], n[2]);
-        return builder.vertex([px, y, z], [n[0] / l, n[1] / l, n[2] / l], [0.5 + side * 0.5, share]);
-      }),
-    );
-    along += (size / LEAF_ROWS) * Math.cos(bend);
-    out += (size / LEAF_ROWS) * Math.sin(bend);
-    bend += 0.16;
-  }
-  for (let k = 0; k < LEAF_ROWS; k++) {
-    for (let j = 0; j < 2; j++) {
-      const [a, b, c, d] = [rows[k][j], rows[k][j + 1], rows[k + 1][j + 1], rows[k + 1][j]];
-      builder.triangle('Leaves', 1, a, c, b);
-      builder.triangle('Leaves', 1, a, d, c);
+      addLeaf(builder, LEAVES, { x: n * spacing, foot: taper(t), angle, size, lean });
     }
   }
 }

@@ -1,0 +1,2 @@
+/** Makers whose meshes have leaves and blades without a thickness. */
+export const SHEETS: readonly unknown[] = ['shoot', 'leaves', 'tuft'];
