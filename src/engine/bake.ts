@@ -1,3 +1,5 @@
+import { liftCoats, type CoatManner } from '../core/bending/lift-coats';
+import { halfWidth } from '../core/segment/prepared-segment';
 import { weldSeams } from '../core/bending/weld-seams';
 import { instancesOf } from '../core/bending/instances';
 import { buildRunMesh } from '../core/bending/build-run';
@@ -28,6 +30,8 @@ export interface BakeOptions extends ReportOptions {
   readonly onProgress?: OnProgress;
   /** How pieces that keep their shape are written, by formats that can; absent = each for itself. */
   readonly repeated?: Repeated | undefined;
+  /** How the format holds coats; absent = not at all. */
+  readonly coats?: CoatManner | undefined;
   /** Vertices of all runs together; more are refused before they are made. */
   readonly mostVertices?: number;
   /** Nothing that is there is no problem: the file holds nothing. */
@@ -97,7 +101,9 @@ export async function bakeProject(asked: Project, deriver: Deriver, options: Bak
         reports.push(buildReport(name, derived.value, k, plan, options));
         continue;
       }
-      const mesh = weldSeams(buildRunMesh(plan, course.pieces, bending), plan);
+      const lift = Math.min(COAT_LIFT, halfWidth(course.pieces.segment.box) * COAT_LIFT_SHARE);
+      const welded = weldSeams(buildRunMesh(plan, course.pieces, bending), plan);
+      const mesh = liftCoats(welded, options.coats ?? 'none', lift);
       if (![mesh.positions, mesh.normals, mesh.uvs].every((values) => values.every(Number.isFinite)))
         return fail('bake.not-a-number', { run: run.name }, at);
       if (mesh.indices.length > 0) scene.push({ name, mesh, ...own });
@@ -115,6 +121,9 @@ export const courseObjectName = (run: string, { course }: DerivedCourse, courses
 
 /** Frames that the reports of one bake list, all runs together. */
 const MOST_FRAMES = 1_000_000;
+
+/** Metres that coats lie above a surface in files, and of half a thin run's width at the most. */
+const [COAT_LIFT, COAT_LIFT_SHARE] = [5e-4, 0.01];
 
 /** How much of a run is making its segment ready. */
 const READY_SHARE = 0.3;
@@ -142,7 +151,12 @@ export async function bakeFiles(
   if (!writer?.write) return fail('format.unknown', { extension });
   const onProgress = partOf(options.onProgress, 0, BENDING_SHARE);
   const repeated = writer.repeats ? options.repeated : undefined;
-  const baked = await bakeProject(project, deriver, { ...options, repeated, ...(onProgress && { onProgress }) });
+  const baked = await bakeProject(project, deriver, {
+    ...options,
+    repeated,
+    coats: writer.coats,
+    ...(onProgress && { onProgress }),
+  });
   if (!baked.ok) return baked;
   const { scene, reports } = baked.value;
   const files = await writer.write(scene, name, partOf(options.onProgress, BENDING_SHARE, 1), repeated);

@@ -50,7 +50,11 @@ function movedBehind(prepared: PreparedSegment, materials: number): PreparedSegm
   if (known) return known;
   const move = (mesh: Mesh): Mesh => ({
     ...mesh,
-    parts: mesh.parts.map((part) => ({ ...part, material: part.material + materials })),
+    parts: mesh.parts.map((part) => ({
+      ...part,
+      material: part.material + materials,
+      ...(part.coat && { coat: { ...part.coat, material: part.coat.material + materials } }),
+    })),
   });
   const { cut } = prepared;
   const moved: PreparedSegment = {

@@ -27,6 +27,7 @@ import { bytesOf } from './bytes-of';
 import { GuideKeeper, type ReadyGuide } from './guide-keeper';
 import { meetEnds } from './meet-ends';
 import type { DerivedCourse, DerivedRun } from './derived';
+import { restingOn } from './resting-on';
 import { findingsOf } from './run-findings';
 import { PathStage } from './path-stage';
 import { coursePieces } from './course-segments';
@@ -120,7 +121,7 @@ export class Deriver {
     const { reach, flush, unmet } = meetEnds(table, asked, guides);
     const ownKey = (i: number): string =>
       JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, flush, said, bending, passes, points, courses[i].course]); // prettier-ignore
-    const grounds = courses.map(({ course }) => groundOf(courses.map((own) => own.course), course.fit)); // prettier-ignore
+    const grounds = courses.map(({ course }) => groundOf(courses.map((own) => own.course), course)); // prettier-ignore
     const own = courses.map((_, i) => ownKey(i));
     const keys = own.map((key, i) => (grounds[i] < 0 ? key : key + own[grounds[i]]));
     const checked = guides.map(({ id, key, clearance }) => [id, key, clearance]);
@@ -162,7 +163,8 @@ export class Deriver {
     const pieces = coursePieces(readies);
     const lies = alignedBy(prepared.box, course, gauge);
     const { fit } = course;
-    const beside = besideShape(shape, course.height + lies.up, course.side + lies.side);
+    const rest = ground && course.align.height !== 'own' ? restingOn(ground, course, gauge) : 0;
+    const beside = besideShape(shape, course.height + lies.up + rest, course.side + lies.side);
     const own = fit.kind === 'strewn' && ground ? ground.shape : beside;
     const passes = passesOf(motion);
     const bodies = [pieces.segment, ...pieces.others].map(({ length }) => length);

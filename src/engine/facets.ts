@@ -1,3 +1,4 @@
+import { hasCoats } from '../core/bending/coats';
 import { bendRun, buildTopology, type Topology } from '../core/bending/build-run';
 import { boxOfInstances, instancesOf, type InstanceSet } from '../core/bending/instances';
 import type { Finding } from '../core/findings/registry';
@@ -115,7 +116,8 @@ export class FacetVersions {
     const own = `${this.#prefix}${this.#numbers.of(laid)}`;
     const moved = time === null ? '' : `@${time} ${this.#numbers.of(derived)}`;
     const look = plan.pieces.some((piece) => piece.look) ? JSON.stringify(course.laying.variation) : '';
-    const shifts = derived.source.steps.shape.lanes?.textureShift ? own : '';
+    const hangs = derived.source.steps.shape.lanes?.textureShift ?? plan.pieces.some(({ form }) => hasCoats(form.mesh));
+    const shifts = hangs ? own : '';
     const topology = this.#prefix + keyOf(plan.pieces.map(({ form }) => this.#numbers.of(form))) + look + shifts;
     return {
       ...{ layout: own, segment: own, topology, repeated: topology },

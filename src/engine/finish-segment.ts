@@ -1,5 +1,5 @@
 import { applyFinishes, type TextureImages } from '../core/segment/finish/apply-finishes';
-import type { FinishSpec } from '../core/segment/finish/finish-spec';
+import type { CoatSpec, FinishSpec } from '../core/segment/finish/finish-spec';
 import type { PreparedSegment } from '../core/segment/prepared-segment';
 import { ok, type Result } from '../core/math/result';
 import type { TextureImager } from './texture-images';
@@ -11,16 +11,24 @@ export async function finishSegment(
   finishes: readonly FinishSpec[],
   isBrought: boolean,
 ): Promise<Result<PreparedSegment>> {
-  const images = new Map<FinishSpec, TextureImages>();
+  const images = new Map<FinishSpec | CoatSpec, TextureImages>();
   const made = new Map<string, TextureImages>(); // parts that wear one texture share its images
   for (const finish of finishes) {
-    if (!finish.texture) continue;
-    const key = JSON.stringify(finish.texture);
-    const known = made.get(key);
-    const read = known ? ok(known) : await imager.images(finish.texture);
-    if (!read.ok) return read;
-    made.set(key, read.value);
-    images.set(finish, read.value);
+    const { coat } = finish;
+    const map = coat?.mask.kind === 'map' ? coat.mask.asset : null;
+    const wanted = [
+      [finish, finish.texture],
+      [coat, map === null ? coat?.finish.texture : { map }],
+    ] as const;
+    for (const [worn, texture] of wanted) {
+      if (!worn || !texture) continue;
+      const key = JSON.stringify(texture);
+      const known = made.get(key);
+      const read = known ? ok(known) : await ('map' in texture ? imager.cover(texture.map) : imager.images(texture));
+      if (!read.ok) return read;
+      made.set(key, read.value);
+      images.set(worn, read.value);
+    }
   }
   const wear = (part: PreparedSegment): PreparedSegment => ({
     ...part,

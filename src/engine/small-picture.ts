@@ -23,7 +23,7 @@ export async function smallPicture(
   height: number,
 ): Promise<Result<Picture>> {
   const bake = async (slope: number) =>
-    bakeProject(await withPaths(deriver, project, slope), deriver, { mostVertices: MOST_VERTICES });
+    bakeProject(await withPaths(deriver, project, slope), deriver, { mostVertices: MOST_VERTICES, coats: 'cut' });
   const level = await bake(0);
   const baked = level.ok ? level : await bake(SLOPE);
   if (!baked.ok) return baked;

@@ -4,6 +4,7 @@ import type { TextureImages } from '../core/segment/finish/apply-finishes';
 import type { TextureSpec } from '../core/segment/finish/finish-spec';
 import { fail, ok, type Result } from '../core/math/result';
 import type { Image } from '../core/mesh/mesh';
+import { coverImage } from './cover-image';
 import type { Stage } from './stage-cache';
 
 /** Finds the bytes of a brought image by its id; undefined when it is not stored. */
@@ -17,6 +18,17 @@ export class TextureImager {
   constructor(loadBytes: LoadBytes, drawn: Stage<TextureImages>) {
     this.#loadBytes = loadBytes;
     this.#drawn = drawn;
+  }
+
+  /** White where a brought image is light, and nothing where it is dark. Problems: `asset.missing`, `image.not-png`. */
+  async cover(id: string): Promise<Result<TextureImages>> {
+    const bytes = await this.#loadBytes(id);
+    if (!bytes) return fail('asset.missing', { id });
+    const known = this.#drawn.peek(`cover ${id}`);
+    if (known) return ok(known);
+    const cover = coverImage(bytes);
+    if (!cover) return fail('image.not-png');
+    return ok(this.#drawn.get(`cover ${id}`, () => ({ colour: { name: 'cover', mime: 'image/png', bytes: cover } })));
   }
 
   /** Problems: `asset.missing`. */

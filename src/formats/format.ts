@@ -1,3 +1,4 @@
+import type { CoatManner } from '../core/bending/lift-coats';
 import { eachAttribute } from '../core/mesh/attributes';
 import type { Vec3 } from '../core/math/vec3';
 import type { Mesh } from '../core/mesh/mesh';
@@ -48,6 +49,8 @@ export interface MeshFormat<K extends string = string> {
   readonly isCoarseFar?: boolean;
   /** A mesh may stand at many places without being written again and again. */
   readonly repeats?: boolean;
+  /** How it holds what lies over a surface here and there; absent = not at all. */
+  readonly coats?: CoatManner;
   /** What travels: shown beside the choice when exporting. */
   readonly carries: string;
   /** Whether these bytes are of this format, whatever the name says; absent for formats that are only written. */

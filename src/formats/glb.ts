@@ -7,6 +7,7 @@ export const glb = defineFormat({
   label: 'GLB',
   extensions: ['glb'],
   mime: 'model/gltf-binary',
+  coats: 'blended',
   carries: 'Metres, y up; materials and textures inside',
   sniff: (bytes) => bytes.length >= 12 && MAGIC.every((byte, i) => bytes[i] === byte),
   read: async ([main]) => (await import('./glb-files')).readGlbMesh(main),

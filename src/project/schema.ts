@@ -7,7 +7,7 @@ import { curveSpecSchema } from '../core/curve/registry';
 import { guideSpecSchema } from '../core/guides/guide-spec';
 import { TIME_DEFAULTS, timeSpecSchema } from '../core/motion/time-spec';
 import { keysSchema } from '../core/motion/keys';
-import { finishSpecSchema, type PlainFinish } from '../core/segment/finish/finish-spec';
+import { finishSpecSchema, type FinishSpec, type PlainFinish } from '../core/segment/finish/finish-spec';
 import { prepareSpecSchema, segmentSourceSchema } from '../core/segment/segment-spec';
 import { addressKey, addressSchema } from './keys/address';
 import { leafSchema } from './keys/leaf-schema';
@@ -52,6 +52,8 @@ const courseSchema = z.strictObject({
   /** Absent = its segment's. */
   name: name.optional(),
   visible: z.boolean().default(true),
+  /** It dresses the run: it is told of there, beside what the run is laid of. */
+  dresses: z.literal(true).optional(),
   /** Nothing of it is to be changed. */
   locked: z.boolean().default(false),
   /** Id of the segment that it lays. */
@@ -185,8 +187,12 @@ export const emptyProject = (projectName: string): Project => ({
   keyed: [],
 });
 
-const imagesOf = (finishes: readonly PlainFinish[]): readonly string[] =>
-  finishes.flatMap(({ texture }) => (texture?.from === 'image' ? [texture.asset] : []));
+const imagesOf = (finishes: readonly (PlainFinish & Partial<Pick<FinishSpec, 'coat'>>)[]): readonly string[] =>
+  finishes.flatMap(({ texture, coat }) => [
+    ...(texture?.from === 'image' ? [texture.asset] : []),
+    ...(coat ? imagesOf([coat.finish]) : []),
+    ...(coat?.mask.kind === 'map' && coat.mask.asset !== null ? [coat.mask.asset] : []),
+  ]);
 
 /** Ids of the brought meshes and images that a project's segments and guides use. */
 export const assetIdsOf = (project: Pick<Project, 'segments' | 'guides' | 'place'>): readonly string[] => [

@@ -4,6 +4,7 @@ import type { Vec3 } from '../math/vec3';
 import type { Mesh, Part } from '../mesh/mesh';
 import type { CoursePlan, PosedPiece } from '../motion/pose-course';
 import { bendRows } from './bend-rows';
+import { coveredTriangles, fillCoats, hasCoats } from './coats';
 import { rowNumbers } from '../segment/pieces/rows';
 
 /** What of a run's mesh does not change while its pieces only move. */
@@ -13,17 +14,25 @@ export type Topology = Pick<Mesh, 'uvs' | 'colours' | 'indices' | 'parts'>;
  * Indices by part and texture coordinates of all pieces, one after the other. Of a single piece they are the segment's own
  * arrays: to be read, and copied before they are handed over.
  */
-export function buildTopology({ pieces, vertexCount }: CoursePlan): Topology {
-  if (pieces.length === 1 && !pieces[0].look && !shiftLanes(pieces[0]).length) {
+export function buildTopology({ fit, pieces, vertexCount }: CoursePlan): Topology {
+  const isCoated = pieces.some(({ form }) => hasCoats(form.mesh));
+  if (pieces.length === 1 && !isCoated && !pieces[0].look && !shiftLanes(pieces[0]).length) {
     const { uvs, colours, indices, parts } = pieces[0].form.mesh;
     return { uvs, ...(colours && { colours }), indices, parts };
   }
   const uvs = new Float32Array(vertexCount * 2);
-  const hasColours = pieces.some(({ form, look }) => form.mesh.colours ?? look);
+  const hasColours = isCoated || pieces.some(({ form, look }) => form.mesh.colours ?? look);
   const colours = hasColours ? new Float32Array(vertexCount * 4).fill(1) : undefined;
-  const groups = new Map<string, { part: Part; from: IndexSource[] }>();
-  let base = 0;
   let indexCount = 0;
+  const groups = new Map<string, { part: Omit<Part, 'start' | 'count'>; from: IndexSource[] }>();
+  const put = (part: Omit<Part, 'start' | 'count'>, source: IndexSource) => {
+    const key = `${part.material}:${part.name}`;
+    const group = groups.get(key) ?? { part, from: [] };
+    groups.set(key, group);
+    group.from.push(source);
+    indexCount += source.part.count;
+  };
+  let base = 0;
   let along = 0;
   for (const piece of pieces) {
     const { form, look } = piece;
@@ -34,12 +43,15 @@ export function buildTopology({ pieces, vertexCount }: CoursePlan): Topology {
     if (look && colours) tint(colours, base, mesh, look.tint);
     shiftByLanes(uvs, base, piece);
     along += form.length;
-    for (const part of mesh.parts) {
-      const key = `${part.material}:${part.name}`;
-      let group = groups.get(key);
-      if (!group) groups.set(key, (group = { part, from: [] }));
-      group.from.push({ indices: mesh.indices, base, part });
-      indexCount += part.count;
+    for (const part of mesh.parts) put(part, { indices: mesh.indices, base, part });
+    if (colours && hasCoats(mesh)) {
+      fillCoats(colours, base, piece, fit);
+      for (const part of mesh.parts) {
+        if (!part.coat) continue;
+        const indices = coveredTriangles(mesh, part, colours, base);
+        const { material } = part.coat;
+        put({ name: `${part.name}, coat`, material, isCoat: true }, { indices, base, part: { start: 0, count: indices.length } }); // prettier-ignore
+      }
     }
     base += mesh.positions.length / 3;
   }
@@ -51,7 +63,8 @@ export function buildTopology({ pieces, vertexCount }: CoursePlan): Topology {
     for (const source of from) {
       at = appendIndices(indices, at, source);
     }
-    parts.push({ name: part.name, material: part.material, start, count: at - start });
+    const { name, material, isCoat } = part;
+    if (at > start) parts.push({ name, material, start, count: at - start, ...(isCoat && { isCoat }) });
   }
   return { uvs, ...(colours && { colours }), indices, parts };
 }
@@ -91,7 +104,7 @@ function tint(colours: Float32Array, base: number, mesh: Mesh, factors: Vec3): v
 interface IndexSource {
   readonly indices: Uint32Array;
   readonly base: number;
-  readonly part: Part;
+  readonly part: Pick<Part, 'start' | 'count'>;
 }
 
 /** Copies a part's indices, moved up by the vertices before its piece; returns where the next ones go. */

@@ -2,6 +2,7 @@ import { buildRows, fitOf } from '../layout/fit-registry';
 import type { Box } from '../mesh/box';
 import type { CoursePlan, PosedPiece } from '../motion/pose-course';
 import { ROW_FACTOR, ROW_GAUGE } from '../segment/pieces/rows';
+import { hasCoats } from './coats';
 import type { PreparedSegment } from '../segment/prepared-segment';
 
 /** Numbers per place: a 4 x 4 matrix by columns, from segment space to places counted from the table's origin. */
@@ -21,6 +22,7 @@ export function instancesOf({ fit, pieces }: CoursePlan): readonly InstanceSet[]
   const differs = ({ look, shape }: PosedPiece) =>
     (look?.shift ?? 0) !== 0 || shape.lanes.some(({ name }) => name === 'textureShift');
   if (!fitOf(fit).isRigid || pieces.length < 2 || pieces.some(differs)) return undefined;
+  if (pieces.some(({ form }) => hasCoats(form.mesh))) return undefined; // each has coats of its own
   const sets = new Map<PreparedSegment, PosedPiece[]>();
   for (const piece of pieces) {
     const own = sets.get(piece.form);

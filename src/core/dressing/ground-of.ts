@@ -1,8 +1,17 @@
-import type { FitSpec } from '../layout/fit-registry';
+import type { CourseJob } from '../layout/course-spec';
 
-/** Which of a run's courses another one is strewn over: the one that it names, or the first that is not strewn itself; -1 = none, or it is laid by a rule. */
-export function groundOf(courses: readonly { readonly id: string; readonly fit: FitSpec }[], fit: FitSpec): number {
-  if (fit.kind !== 'strewn') return -1;
-  const named = courses.findIndex(({ id, fit: own }) => id === fit.on && own.kind !== 'strewn');
-  return named >= 0 ? named : courses.findIndex(({ fit: own }) => own.kind !== 'strewn');
+/** What says whether a course lies on another one. */
+export interface Dressing extends Pick<CourseJob, 'fit' | 'align'> {
+  readonly id: string;
+}
+
+const restsOn = ({ fit, align: { height } }: Dressing): boolean =>
+  fit.kind === 'strewn' || height === 'surface' || height === 'under';
+
+/** Which of a run's courses another one lies on: the one that it names, or the first that lies on none; -1 = none, or it lies on the path. */
+export function groundOf(courses: readonly Dressing[], own: Dressing): number {
+  if (!restsOn(own)) return -1;
+  const wanted = own.fit.kind === 'strewn' ? own.fit.on : undefined;
+  const named = courses.findIndex((other) => other.id === wanted && !restsOn(other));
+  return named >= 0 ? named : courses.findIndex((other) => !restsOn(other));
 }

@@ -1,8 +1,8 @@
 import { bendRows } from '../bending/bend-rows';
 import { FORWARD } from '../frames/frame-table';
-import type { Place } from '../layout/fit';
+import type { Place } from '../layout/place';
 import { buildRows, type FitSpec } from '../layout/fit-registry';
-import type { Stand, Strewn } from '../layout/strewn';
+import type { Stand, Strewn } from '../layout/place';
 import type { WornPiece } from '../layout/worn-pieces';
 import { EXACT_FIT } from '../math/tolerance';
 import { normalize, type Vec3 } from '../math/vec3';

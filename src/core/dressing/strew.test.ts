@@ -29,7 +29,7 @@ const RING = curveFrom(
 );
 
 const spec = (change: Partial<StrewnSpec> = {}): StrewnSpec => ({
-  ...(strewnFit.defaults as StrewnSpec),
+  ...strewnFit.defaults,
   ...{ density: 60, within: 0.2, tilt: 0, least: 1, greatest: 1, ...change },
 });
 
@@ -168,14 +168,18 @@ describe('strew', () => {
 });
 
 describe('groundOf', () => {
-  const bent = { id: 'a', fit: { kind: 'bent' } as FitSpec };
-  const stones = { id: 'b', fit: spec() as FitSpec };
+  const align = { side: 'own', height: 'own' } as const;
+  const bent = { id: 'a', align, fit: { kind: 'bent' } as FitSpec };
+  const stones = { id: 'b', align, fit: spec() as FitSpec };
   it('is the course that is named, or the first that is not strewn itself', () => {
     const other = { ...bent, id: 'c' };
-    expect(groundOf([stones, bent, other], stones.fit)).toBe(1);
-    expect(groundOf([stones, bent, other], spec({ on: 'c' }))).toBe(2);
-    expect(groundOf([stones, bent], spec({ on: 'b' }))).toBe(1);
-    expect(groundOf([stones], stones.fit)).toBe(-1);
-    expect(groundOf([stones, bent], bent.fit)).toBe(-1);
+    const named = (on: string) => ({ ...stones, fit: spec({ on }) as FitSpec });
+    const stood = { ...bent, id: 'd', align: { ...align, height: 'surface' as const } };
+    expect(groundOf([stones, bent, other], stones)).toBe(1);
+    expect(groundOf([stones, bent, other], named('c'))).toBe(2);
+    expect(groundOf([stones, bent], named('b'))).toBe(1);
+    expect(groundOf([stones], stones)).toBe(-1);
+    expect(groundOf([stones, bent], bent)).toBe(-1);
+    expect(groundOf([stood, stones, bent], stood)).toBe(2);
   });
 });

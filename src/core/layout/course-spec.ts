@@ -6,11 +6,11 @@ import { layingSpecSchema } from './laying-spec';
 export const courseJobSchema = z.strictObject({
   laying: layingSpecSchema,
   fit: fitSpecSchema.default({ kind: 'bent' }),
-  /** What of a piece lies on the path, before side and height: as the segment has it, or an edge or the middle of its box. */
+  /** What of a piece lies on the path, before side and height: as the segment has it, or an edge or the middle of its box; or on another course of the run, or under it. */
   align: z
     .strictObject({
       side: z.enum(['own', 'left', 'middle', 'right']),
-      height: z.enum(['own', 'bottom', 'middle', 'top']),
+      height: z.enum(['own', 'bottom', 'middle', 'top', 'surface', 'under']),
     })
     .default({ side: 'own', height: 'own' }),
   /** Left for right. */

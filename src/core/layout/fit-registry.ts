@@ -3,7 +3,8 @@ import { specSchemaOf, type SpecOf } from '../math/kind';
 import { rowNumbers, type Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
-import type { Fit, Place } from './fit';
+import type { Fit } from './fit';
+import type { Place } from './place';
 import { fits } from './fits';
 
 export type FitName = keyof typeof fits;

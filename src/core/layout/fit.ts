@@ -4,25 +4,7 @@ import type { Rows } from '../segment/pieces/rows';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import type { Shape } from '../shape/shape';
 import type { MeasuredAlong } from './laid-path';
-import type { Strewn } from './strewn';
-
-/** Where a piece lies. */
-export interface Place {
-  /** Metres: the station of its x = 0. */
-  readonly station: number;
-  /** Metres along the path per metre of segment. */
-  readonly factor: number;
-  /** What motion makes of lengths; 1 = nothing. */
-  readonly scale: number;
-  /** Metres: how long the piece is by itself, whatever of it is left. */
-  readonly natural: number;
-  /** Metres along the path of its end over which the next piece lies. */
-  readonly overlap: number;
-  /** The places of its two pins, flat xyz, where it is pinned. */
-  readonly pins?: Float64Array | undefined;
-  /** Where it stands on another course, where it is strewn. */
-  readonly strewn?: Strewn | undefined;
-}
+import type { Place } from './place';
 
 /** How a piece sits on its path; adding one is a file in `fits/` and a line in its list. */
 export interface Fit<K extends string = string, S extends z.ZodType = z.ZodType> extends Kind<K, S> {

@@ -3,7 +3,7 @@ import { firstAfter } from '../math/first-after';
 import type { FormField } from '../math/form-field';
 import { frameOn } from '../shape/frame-on';
 import type { Shape } from '../shape/shape';
-import type { Place } from './fit';
+import type { Place } from './place';
 
 /** Where of a level piece its height is taken from the path. */
 export const heldSchema = z.enum(['start', 'middle', 'end']);

@@ -6,7 +6,7 @@ import type { PreparedSegment } from '../segment/prepared-segment';
 import { rowXs } from '../segment/rows';
 import { fillFrameOn, OFFSET_SIDE, OFFSET_UP, SHAPE_STRIDE } from '../shape/frame-on';
 import type { Shape } from '../shape/shape';
-import type { Place } from './fit';
+import type { Place } from './place';
 import { standUpright } from './upright';
 
 /**

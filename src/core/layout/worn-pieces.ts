@@ -10,7 +10,8 @@ import type { CourseParts } from './course-parts';
 import type { CourseJob } from './course-spec';
 import type { Layout } from './layout';
 import type { Placement } from './placement';
-import type { Strewn, StrewnLayout } from './strewn';
+import type { Strewn } from './place';
+import type { StrewnLayout } from './strewn';
 
 export interface WornInput extends CourseParts<PreparedSegment> {
   /** The run's, finished. */

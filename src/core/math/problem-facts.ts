@@ -56,6 +56,7 @@ export interface ProblemFacts {
   'time.limit': { seconds: number };
   // Meshes and images
   'asset.missing': { id: string };
+  'image.not-png': Nothing;
   'file.empty': { file: string };
   'file.long-line': { file: string; line: number };
   'file.missing-beside': { file: string; missing: string };

@@ -1,3 +1,5 @@
+import type { MaskSpec } from './mask-registry';
+
 /** An image as its file's bytes. */
 export interface Image {
   readonly name: string;
@@ -15,6 +17,8 @@ export interface Material {
   readonly emissive: readonly [number, number, number];
   readonly doubleSided: boolean;
   readonly alpha: 'opaque' | 'mask' | 'blend';
+  /** It lies on what another material wears: see `Part.isCoat`. */
+  readonly isCoat?: boolean;
   readonly colourImage?: number;
   readonly normalImage?: number;
   /** Roughness in green, metalness in blue. */
@@ -38,8 +42,18 @@ export interface Part {
   /** Indices, not triangles; both are multiples of three. */
   readonly start: number;
   readonly count: number;
+  /** What lies over it here and there: a material, and where. */
+  readonly coat?: Coat;
+  /** It is a coat: its triangles are those of another part, and opacities of vertices count. */
+  readonly isCoat?: boolean;
   /** Texture coordinates go on along the run from piece to piece, instead of starting again. */
   readonly runsOn?: boolean;
+}
+
+/** A second material over a part. */
+export interface Coat {
+  readonly material: number;
+  readonly mask: MaskSpec;
 }
 
 /** A triangle mesh. Triangles are counter-clockwise seen from outside; metres; texture coordinates as in glTF (v down). */

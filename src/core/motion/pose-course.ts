@@ -1,4 +1,4 @@
-import type { Place } from '../layout/fit';
+import type { Place } from '../layout/place';
 import type { FitSpec } from '../layout/fit-registry';
 import type { LaidCourse } from '../layout/lay-course';
 import type { Layout } from '../layout/layout';

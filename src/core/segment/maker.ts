@@ -3,6 +3,7 @@ import type { Problem } from '../math/result';
 import type { Mesh } from '../mesh/mesh';
 import type { CrossSection } from './cross-section';
 import type { Kind } from '../math/kind';
+import type { Dresses } from './dresses';
 import type { StiffZone } from './stiff-zones';
 
 /** Something worth knowing of what was made: metres, radians or a plain number. */
@@ -43,6 +44,8 @@ export interface Maker<K extends string = string, S extends z.ZodType = z.ZodTyp
   stiff?(spec: z.infer<S>): readonly StiffZone[];
   /** The spec made as long as the reach that it is to fill, where it is such a thing. */
   fill?(spec: z.infer<S>, reach: number): z.infer<S>;
+  /** How it dresses other runs, where it is such a thing. */
+  readonly dresses?: Dresses<S>;
   /** The same thing as an outline to edit by hand. */
   toSection?(spec: z.infer<S>): CrossSection;
   /** The same thing as a profile turned about the path, to edit by hand; undefined where that has too many corners. */

@@ -12,7 +12,15 @@ export interface Lane {
 }
 
 /** What lanes can say of a run. */
-export const LANE_NAMES = ['roll', 'gaugeUp', 'gaugeSide', 'offsetUp', 'offsetSide', 'textureShift', 'density'] as const;
+export const LANE_NAMES = [
+  'roll',
+  'gaugeUp',
+  'gaugeSide',
+  'offsetUp',
+  'offsetSide',
+  'textureShift',
+  'density',
+] as const;
 
 export type LaneName = (typeof LANE_NAMES)[number];
 

@@ -8,7 +8,9 @@ const lanes = LANE_NAMES.map((name) => {
   const spec = isGauge(name)
     ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value > 0), { error: 'a gauge is more than 0' })
     : name === 'density'
-      ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value >= 0), { error: 'a density is not below 0' })
+      ? laneSpecSchema.refine(({ keys }) => keys.every(({ value }) => value >= 0), {
+          error: 'a density is not below 0',
+        })
       : laneSpecSchema;
   return [name, spec.optional()] as const;
 });

@@ -1,4 +1,13 @@
-import { DoubleSide, FrontSide, MeshStandardMaterial, RepeatWrapping, SRGBColorSpace, Texture, Vector2 } from 'three';
+import {
+  BackSide,
+  DoubleSide,
+  FrontSide,
+  MeshStandardMaterial,
+  RepeatWrapping,
+  SRGBColorSpace,
+  Texture,
+  Vector2,
+} from 'three';
 import type { Image, Material } from '../../core/mesh/mesh';
 
 /** three's materials for a run's; textures appear when their images are decoded, then `onReady` is called. */
@@ -58,6 +67,13 @@ export function buildMaterials(
       roughnessMap: surface,
       metalnessMap: surface,
     });
+    if (source.isCoat) {
+      // It lies on the very triangles that it covers, and throws no shadow on them.
+      material.polygonOffset = true;
+      material.polygonOffsetFactor = material.polygonOffsetUnits = -1;
+      material.depthWrite = false;
+      material.shadowSide = BackSide;
+    }
     material.color.setRGB(r, g, b);
     material.emissive.setRGB(...source.emissive);
     return material;

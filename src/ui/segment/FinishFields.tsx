@@ -2,17 +2,15 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { useState } from 'react';
-import { toHex } from '../../core/segment/colour';
 import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
 import { PATTERNS } from '../../core/segment/finish/registry';
-import type { SegmentView } from '../../engine/segment-view';
 import { clearFinish, setFinish } from '../../project/commands/segments';
-import { FINISH_DEFAULTS } from '../../project/defaults';
 import { ChoiceField } from '../fields/ChoiceField';
 import { ColourField } from '../fields/ColourField';
 import { MadeForKeys } from '../fields/HasKeys';
 import { NumberField } from '../fields/NumberField';
 import { useEdit } from '../state/app-context';
+import { finishAsBrought } from './finish-as-brought';
 import { ImageButton } from './ImageButton';
 import { TextureFields } from './TextureFields';
 import type { PrepareFieldsProps } from './TurnFields';
@@ -25,7 +23,7 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
   const names = [...new Set(view.parts.map(({ name }) => name))];
   const part = chosen && names.includes(chosen) ? chosen : names[0];
   const own = segment.finishes.find((finish) => finish.part === part);
-  const finish = own ?? asBrought(view, part);
+  const finish = own ?? finishAsBrought(view.surface, view.parts, part);
   const put = (change: Partial<FinishSpec>) =>
     edit((project) => setFinish(project, segment.id, { ...finish, ...change }));
   const keys = ['segments', segment.id, 'finishes', part];
@@ -98,13 +96,4 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
       </Typography>
     </Box>
   );
-}
-
-/** A finish that looks like the part's material as it came. */
-function asBrought({ parts, surface }: SegmentView, part: string): FinishSpec {
-  const material = surface.materials[parts.find(({ name }) => name === part)?.material ?? 0];
-  if (!material) return { ...FINISH_DEFAULTS, part };
-  const [r, g, b] = material.colour;
-  const { roughness, metalness } = material;
-  return { ...FINISH_DEFAULTS, part, colour: toHex([r, g, b]), roughness, metalness };
 }

@@ -5,6 +5,7 @@ export const STEP_TITLES = {
   laying: 'Laying',
   bending: 'Bending',
   motion: 'Motion',
+  dressing: 'Dressing',
 } as const;
 
 export type StepName = keyof typeof STEP_TITLES;

@@ -2,11 +2,12 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { useRef } from 'react';
-import { FITS, fitOf, type FitName } from '../../core/layout/fit-registry';
+import { fitOf, type FitName } from '../../core/layout/fit-registry';
 import { layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
 import { setCourse, setLaying, setReach, setRule } from '../../project/commands/runs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Fold } from '../fields/Fold';
+import { fitsFor } from '../dressing/fits-for';
 import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
 import { metres } from '../format';
@@ -44,20 +45,22 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
   };
   return (
     <>
-      <RuleCards chosen={rule.kind} outcomes={choices?.rules} onChoose={choose} />
+      {!fit.isStrewn && <RuleCards chosen={rule.kind} outcomes={choices?.rules} onChoose={choose} />}
       <Box>
-        <KindFields
-          kind={layingRule(rule)}
-          values={rule}
-          initial={layingRule(rule).defaults}
-          of={[...keys, 'laying', 'rule']}
-          onChange={(next) => edit((project) => setRule(project, at, next))}
-        />
+        {!fit.isStrewn && (
+          <KindFields
+            kind={layingRule(rule)}
+            values={rule}
+            initial={layingRule(rule).defaults}
+            of={[...keys, 'laying', 'rule']}
+            onChange={(next) => edit((project) => setRule(project, at, next))}
+          />
+        )}
         {rule.kind === 'pinToPin' && path.curve.closed && <ClosingFields run={run} course={course} path={path} />}
         <ChoiceField
           label="Pieces are"
           value={course.fit.kind}
-          choices={FITS.map(({ kind, label }) => ({ value: kind, label }))}
+          choices={fitsFor(run, course).map(({ kind, label }) => ({ value: kind, label }))}
           onChange={(kind: FitName) => edit((project) => setCourse(project, at, { fit: fitOf({ kind }).defaults }))}
         />
         <KindFields
@@ -97,15 +100,19 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
         Pieces and parts as tables
       </Button>
       <Box>
-        <Fold title="Ends and joints" summary={told.places}>
-          <PlacesFields at={at} course={course} />
-        </Fold>
-        <Fold title="Pattern" summary={told.pattern}>
-          <PatternFields at={at} course={course} />
-        </Fold>
-        <Fold title="Position" summary={told.position}>
-          <PositionFields at={at} course={course} />
-        </Fold>
+        {!fit.isStrewn && (
+          <>
+            <Fold title="Ends and joints" summary={told.places}>
+              <PlacesFields at={at} course={course} />
+            </Fold>
+            <Fold title="Pattern" summary={told.pattern}>
+              <PatternFields at={at} course={course} />
+            </Fold>
+            <Fold title="Position" summary={told.position}>
+              <PositionFields at={at} course={course} />
+            </Fold>
+          </>
+        )}
         <Fold title="Variation" summary={told.variation}>
           <VariationFields
             keys={[...keys, 'laying', 'variation']}

@@ -1,17 +1,16 @@
 'use client';
 
 import SearchRounded from '@mui/icons-material/SearchRounded';
-import { Box, ButtonBase, InputAdornment, Popover, TextField, Typography } from '@mui/material';
+import { Box, InputAdornment, Popover, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { useKitActions } from '../kits/use-kit-actions';
 import { addables, type Addable } from '../../project/addables';
 import { ChoiceField } from '../fields/ChoiceField';
-import { SmallPicture } from '../pictures/SmallPicture';
+import { AddableCard, CARD } from '../pictures/AddableCard';
 import { useKits, useRun } from '../state/app-context';
 import { useNewRun } from '../state/use-new-run';
 
-/** Pixels of a picture, and how many stand in a row. */
-const [WIDE, HIGH] = [116, 74];
+/** So many pictures stand in a row. */
 const ROW = 4;
 
 /** What a new run is made of, as pictures, found by typing, and which path it follows; or one more course of the selected run. */
@@ -44,7 +43,7 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
         paper: {
           role: 'dialog',
           'aria-label': 'New run',
-          sx: { width: ROW * (WIDE + 12) + 36, maxHeight: 'min(600px, 76vh)', p: 4 },
+          sx: { width: ROW * (CARD.width + 12) + 36, maxHeight: 'min(600px, 76vh)', p: 4 },
         },
       }}
     >
@@ -81,11 +80,11 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
           <Typography variant="caption" color="text.secondary">
             {group}
           </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${ROW}, ${WIDE}px)`, gap: 3 }}>
+          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${ROW}, ${CARD.width}px)`, gap: 3 }}>
             {found
               .filter((item) => item.group === group)
               .map((item) => (
-                <Card key={item.key} item={item} onAdd={() => add(item)} />
+                <AddableCard key={item.key} item={item} onAdd={() => add(item)} />
               ))}
           </Box>
         </Box>
@@ -93,20 +92,3 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
     </Popover>
   );
 }
-
-const Card = ({ item, onAdd }: { item: Addable; onAdd: () => void }) => (
-  <ButtonBase
-    aria-label={item.label}
-    title={item.hint}
-    onClick={onAdd}
-    sx={{
-      ...{ flexDirection: 'column', alignItems: 'stretch', textAlign: 'left', fontSize: 12, borderRadius: 1 },
-      '&:hover > div:first-of-type': { boxShadow: 'inset 0 0 0 2px var(--mui-palette-primary-main)' },
-    }}
-  >
-    <SmallPicture project={item.project} name={item.key} width={WIDE} height={HIGH} />
-    <Box component="span" sx={{ pt: 0.5, overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-      {item.label}
-    </Box>
-  </ButtonBase>
-);

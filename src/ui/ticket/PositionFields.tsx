@@ -18,6 +18,8 @@ const HEIGHTS = [
   { value: 'bottom', label: 'its lower side' },
   { value: 'middle', label: 'its middle' },
   { value: 'top', label: 'its upper side' },
+  { value: 'surface', label: 'on top of the run' },
+  { value: 'under', label: 'under the run' },
 ] as const;
 
 /** How a course lies to its path: what of it lies there, and how far beside and above. */

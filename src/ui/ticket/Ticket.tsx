@@ -14,6 +14,8 @@ import {
 import { STEP_TITLES, STEPS } from '../state/steps';
 import { GuideList } from '../guides/GuideList';
 import { KitList } from '../kits/KitList';
+import { DressingStep } from '../dressing/DressingStep';
+import { useDressingSummary } from '../dressing/use-dressing-summary';
 import { BendingStep } from './BendingStep';
 import { LayingStep } from './LayingStep';
 import { MotionStep } from './MotionStep';
@@ -23,7 +25,14 @@ import { SegmentStep } from './SegmentStep';
 import { stepSummary } from './step-summaries';
 import { StepRow } from './StepRow';
 
-const CONTROLS = { segment: SegmentStep, path: PathStep, laying: LayingStep, bending: BendingStep, motion: MotionStep };
+const CONTROLS = {
+  segment: SegmentStep,
+  path: PathStep,
+  laying: LayingStep,
+  bending: BendingStep,
+  motion: MotionStep,
+  dressing: DressingStep,
+};
 
 /** The left column: the runs, and the selected run's job step by step. */
 export function Ticket() {
@@ -35,6 +44,7 @@ export function Ticket() {
   const problems = useResults((s) => (run ? s.problems.get(run.id) : undefined)) ?? [];
   const open = useSession((s) => s.step);
   const set = useSet();
+  const dressed = useDressingSummary(run);
   return (
     <Box
       component="aside"
@@ -58,7 +68,7 @@ export function Ticket() {
                 key={step}
                 number={i + 1}
                 title={STEP_TITLES[step]}
-                summary={stepSummary(step, { run, course }, segment.name, result, problems)}
+                summary={stepSummary(step, { run, course }, { segment: segment.name, dressed }, result, problems)}
                 isOpen={open === step}
                 onToggle={() => set({ step: open === step ? undefined : step })}
               >

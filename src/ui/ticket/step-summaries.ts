@@ -17,6 +17,7 @@ const STEP_OF: Readonly<Record<string, StepName>> = {
   guide: 'path',
   laying: 'laying',
   run: 'laying',
+  strewn: 'dressing',
 };
 
 /** The step that a problem belongs to: what is neither the path's nor the laying's is the segment's. */
@@ -32,7 +33,7 @@ const firstSentence = (text: string): string => /^.*?[.?!](?=\s|$)/.exec(text)?.
 export function stepSummary(
   step: StepName,
   { run, course }: { readonly run: Run; readonly course: Course },
-  segmentName: string,
+  { segment, dressed }: { readonly segment: string; readonly dressed: string },
   result: CourseView | undefined,
   problems: readonly Problem[],
 ): string {
@@ -42,8 +43,8 @@ export function stepSummary(
   switch (step) {
     case 'segment':
       return result
-        ? `${segmentName}, ${metres(result.segment.length)}, ${plural(result.segment.ownRows, 'row')}`
-        : segmentName;
+        ? `${segment}, ${metres(result.segment.length)}, ${plural(result.segment.ownRows, 'row')}`
+        : segment;
     case 'path': {
       if (!result) return '';
       const { length, tightest } = result.path;
@@ -78,6 +79,8 @@ export function stepSummary(
       ];
       return [rule, ...extra.filter(Boolean)].join(', ');
     }
+    case 'dressing':
+      return dressed;
     case 'motion': {
       const { growth, speed } = run.motion;
       const { words } = growthOf(growth);

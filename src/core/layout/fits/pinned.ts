@@ -3,7 +3,8 @@ import { FORWARD, SIDE, UP } from '../../frames/frame-table';
 import { cross, normalize, scale as times, sub, type Vec3 } from '../../math/vec3';
 import { frameOn, OFFSET_SIDE, OFFSET_UP, SLOPE } from '../../shape/frame-on';
 import type { Shape } from '../../shape/shape';
-import { defineFit, type Place } from '../fit';
+import { defineFit } from '../fit';
+import type { Place } from '../place';
 import { fillStiff } from './stiff';
 
 /** Stiff between two pins that lie on the path. */

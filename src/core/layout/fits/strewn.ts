@@ -6,7 +6,7 @@ import { carryStiff, fillRow } from '../../segment/pieces/rows';
 import { rowXs } from '../../segment/rows';
 import { frameOn, GAUGE_SIDE, GAUGE_UP, OFFSET_SIDE, OFFSET_UP } from '../../shape/frame-on';
 import { defineFit } from '../fit';
-import type { Stand } from '../strewn';
+import type { Stand } from '../place';
 
 const factor = z.number().min(0.001).max(1000);
 

@@ -1,6 +1,6 @@
 import { PLAIN_MATERIAL, type Image, type Material, type Mesh, type Part } from '../../mesh/mesh';
 import { paint } from '../colour';
-import type { FinishSpec, PlainFinish } from './finish-spec';
+import type { CoatSpec, FinishSpec, PlainFinish } from './finish-spec';
 import { metricUvs } from './metric-uvs';
 
 /** The images of a texture, ready to be worn; absent where there is none. */
@@ -19,7 +19,7 @@ export function applyFinishes(
   mesh: Mesh,
   length: number,
   finishes: readonly FinishSpec[],
-  imagesOf: (finish: FinishSpec) => TextureImages | undefined,
+  imagesOf: (worn: FinishSpec | CoatSpec) => TextureImages | undefined,
   isBrought = false,
 ): Mesh {
   const worn = new Map(finishes.map((finish) => [finish.part, finish]));
@@ -32,12 +32,21 @@ export function applyFinishes(
     materials.push(
       finishedMaterial(mesh.materials[part.material], part.name, length, finish, imagesOf(finish), images),
     );
-    return { ...part, material: materials.length - 1, runsOn: finish.fit === 'onward' };
+    const own = { ...part, material: materials.length - 1, runsOn: finish.fit === 'onward' };
+    const { coat } = finish;
+    if (!coat) return own;
+    const over = finishedMaterial(PLAIN_MATERIAL, `${part.name}, coat`, length, { ...finish, ...coat.finish, part: part.name }, imagesOf(coat), images); // prettier-ignore
+    materials.push({ ...over, alpha: 'blend', isCoat: true });
+    return { ...own, coat: { material: materials.length - 1, mask: coat.mask } };
   });
-  const textured = isBrought ? parts.filter(({ name }) => worn.get(name)?.texture) : [];
+  const textured = isBrought ? parts.filter(({ name }) => hasTexture(worn.get(name))) : [];
   const uvs = textured.length > 0 ? metricUvs(mesh, textured) : mesh.uvs;
   return { ...mesh, uvs, parts, materials, images };
 }
+
+const hasTexture = (finish: FinishSpec | undefined): boolean =>
+  finish !== undefined &&
+  ([finish, finish.coat?.finish].some((own) => own?.texture) || finish.coat?.mask.kind === 'map');
 
 /** The material of what has no parts, with its images: textures lie on it by the metre. */
 export function plainSurface(finish: PlainFinish, texture: TextureImages | undefined) {

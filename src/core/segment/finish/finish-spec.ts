@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { maskSpecSchema } from '../../mesh/mask-registry';
 import { PATTERN_NAMES } from './registry';
 
 /** An image or a pattern laid over a part. */
@@ -18,9 +19,8 @@ const textureSpecSchema = z.discriminatedUnion('from', [
   }),
 ]);
 
-/** How one part of a segment looks, over what the segment brings. */
-export const finishSpecSchema = z.strictObject({
-  part: z.string().max(200),
+/** Of what has no parts: the ground, a guide, a coat. */
+const plainShape = {
   colour: z.string().regex(/^#[0-9a-f]{6}$/),
   roughness: z.number().min(0).max(1),
   metalness: z.number().min(0).max(1),
@@ -29,24 +29,28 @@ export const finishSpecSchema = z.strictObject({
   texture: textureSpecSchema.nullable(),
   /** Metres that one repeat covers along the segment. */
   repeat: z.number().min(1e-4).max(1e4),
+};
+
+/** How something looks that has no parts. Textures lie on it by the metre. */
+export const plainFinishSchema = z.strictObject(plainShape);
+
+/** What lies over a part here and there: moss, wear, snow. */
+const coatSpecSchema = z.strictObject({ mask: maskSpecSchema, finish: plainFinishSchema });
+
+/** How one part of a segment looks, over what the segment brings. */
+export const finishSpecSchema = z.strictObject({
+  part: z.string().max(200),
+  ...plainShape,
   /** Radians, and metres along and round. */
   turn: z.number().min(-7).max(7),
   shiftAlong: z.number().min(-1e4).max(1e4),
   shiftRound: z.number().min(-1e4).max(1e4),
   /** Whole repeats in each piece, or running on from piece to piece. */
   fit: z.enum(['whole', 'onward']),
+  coat: coatSpecSchema.optional(),
 });
 
-/** How something looks that has no parts: the ground, a guide. Textures lie on it by the metre. */
-export const plainFinishSchema = finishSpecSchema.pick({
-  colour: true,
-  roughness: true,
-  metalness: true,
-  bump: true,
-  texture: true,
-  repeat: true,
-});
-
+export type CoatSpec = z.infer<typeof coatSpecSchema>;
 export type PlainFinish = z.infer<typeof plainFinishSchema>;
 export type TextureSpec = z.infer<typeof textureSpecSchema>;
 export type FinishSpec = z.infer<typeof finishSpecSchema>;

@@ -27,6 +27,7 @@ export const bollard = defineMaker({
   label: 'Bollard',
   hint: 'For mooring, or slim beside a road',
   group: 'dressing',
+  dresses: { by: { stations: 4 }, sits: 'above' },
   schema,
   defaults: { kind: 'bollard', form: 'mooring', height: 0.5, radius: 0.11, smooth: 0.001, detail: 'fine' },
   fields: [

@@ -20,6 +20,7 @@ export const bracket = defineMaker({
   label: 'Bracket',
   hint: 'Carries a run on a wall',
   group: 'dressing',
+  dresses: { by: { stations: 1.2 }, sits: 'under' },
   schema,
   defaults: { kind: 'bracket', reach: 0.24, drop: 0.2, width: 0.05, thickness: 0.008 },
   fields: [

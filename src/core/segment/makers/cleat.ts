@@ -24,6 +24,7 @@ export const cleat = defineMaker({
   label: 'Cleat',
   hint: 'Two horns on a foot, for lines',
   group: 'dressing',
+  dresses: { by: { stations: 2 }, sits: 'above' },
   schema,
   defaults: { kind: 'cleat', length: 0.3, height: 0.09, thickness: 0.032, smooth: 0.0005, detail: 'fine' },
   fields: [

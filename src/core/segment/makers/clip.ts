@@ -23,6 +23,10 @@ export const clip = defineMaker({
   label: 'Clip',
   hint: 'A band round a hose, cable or pipe',
   group: 'dressing',
+  dresses: {
+    ...{ by: { stations: 1 }, sits: 'round' },
+    fitTo: (spec, half) => ({ ...spec, radius: half, width: half * 0.6, thickness: half * 0.08, foot: half * 1.7 }),
+  },
   schema,
   defaults: { kind: 'clip', radius: 0.05, width: 0.03, thickness: 0.004, foot: 0.085, smooth: 0.0005, detail: 'fine' },
   fields: [

@@ -23,6 +23,7 @@ export const lamp = defineMaker({
   label: 'Lamp',
   hint: 'On a post, or low',
   group: 'dressing',
+  dresses: { by: { stations: 6 }, sits: 'above' },
   schema,
   defaults: { kind: 'lamp', form: 'post', height: 2.4, radius: 0.14, smooth: 0.001, detail: 'fine' },
   fields: [

@@ -24,6 +24,7 @@ export const leaves = defineMaker({
   label: 'Leaves',
   hint: 'One leaf, or several about one foot',
   group: 'dressing',
+  dresses: { by: { strewn: 40 }, sits: 'above' },
   schema,
   defaults: { kind: 'leaves', count: 3, size: 0.08, wide: 0.3, spread: 0.55, seed: 2 },
   fields: [

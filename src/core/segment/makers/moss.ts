@@ -18,6 +18,7 @@ export const moss = defineMaker({
   label: 'Moss cushion',
   hint: 'A low, soft cushion',
   group: 'dressing',
+  dresses: { by: { strewn: 40 }, sits: 'above' },
   schema,
   defaults: { kind: 'moss', size: 0.07, height: 0.028, seed: 5 },
   fields: [metresField('size', 'Size', 0.01), metresField('height', 'Height', 0.005), countField('seed', 'Seed')],

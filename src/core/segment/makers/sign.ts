@@ -36,6 +36,7 @@ export const sign = defineMaker({
   label: 'Sign',
   hint: 'A board, disc or arrow on a post',
   group: 'dressing',
+  dresses: { by: { stations: 12 }, sits: 'above' },
   schema,
   defaults: { kind: 'sign', form: 'board', height: 1.9, width: 0.6, board: 0.4, thickness: 0.02 },
   fields: [

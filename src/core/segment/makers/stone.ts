@@ -19,6 +19,7 @@ export const stone = defineMaker({
   label: 'Stone',
   hint: 'Round or broken, lies in the ground',
   group: 'dressing',
+  dresses: { by: { strewn: 6 }, sits: 'above' },
   schema,
   defaults: { kind: 'stone', form: 'round', size: 0.12, height: 0.08, seed: 3 },
   fields: [
