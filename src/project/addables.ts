@@ -3,6 +3,7 @@ import { MAKERS, type MakerName } from '../core/segment/registry';
 import type { Kit } from './commands/kits';
 import type { Project } from './schema';
 import { sets } from './sets';
+import type { SetParts } from './sets/run-set';
 import { partsOfMaker, projectOfParts } from './sets/run-of-parts';
 
 /** What can be added: its words, what its picture shows, and how it is asked for. */
@@ -20,10 +21,16 @@ const READY: readonly Addable[] = Object.values(sets).map((set) => ({
   project: projectOfParts(set.label, set.parts((name) => name)), // prettier-ignore
 }));
 
+/** One piece as it is made: what dresses others is shown so. */
+const oneOf = ({ segments, courses }: SetParts): SetParts => {
+  const laying = { ...courses[0].laying, rule: { kind: 'byCount', count: 1, over: 'own', gap: 0 } } as const;
+  return { segments, courses: [{ ...courses[0], laying, fit: { kind: 'stiff', stands: 'plumb', byLeg: false } }] };
+};
+
 const MADE: readonly Addable[] = Object.entries(MAKER_GROUPS).flatMap(([group, title]) =>
-  MAKERS.filter((own) => own.group === group).map(({ kind, label, hint }) => ({
+  MAKERS.filter((own) => own.group === group).map(({ kind, label, hint, dresses }) => ({
     ...{ key: `maker ${kind}`, label, hint, group: title, of: { maker: kind } },
-    project: projectOfParts(label, partsOfMaker(kind, 'segment')),
+    project: projectOfParts(label, dresses ? oneOf(partsOfMaker(kind, 'segment')) : partsOfMaker(kind, 'segment')),
   })),
 );
 

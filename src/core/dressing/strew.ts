@@ -42,7 +42,7 @@ export function strew({ laid, shape, fit }: Ground, spec: StrewnSpec, bodies: re
   let tried = 0;
   for (const piece of laid.pieces) {
     const { form, placement } = piece;
-    const own = areas.get(form) ?? surfaceAreas(form.mesh);
+    const own = areas.get(form) ?? surfaceAreas(form.mesh, spec.part);
     areas.set(form, own);
     const random = seededAt(spec.seed, placement.piece);
     const most = Math.ceil(mostDense(shape, piece));

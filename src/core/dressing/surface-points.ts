@@ -9,16 +9,18 @@ export interface SurfaceAreas {
   readonly total: number;
 }
 
-/** Linear in triangles. */
-export function surfaceAreas(mesh: Mesh): SurfaceAreas {
+/** Of the whole mesh, or of one of its parts. Linear in triangles. */
+export function surfaceAreas(mesh: Mesh, part?: string): SurfaceAreas {
   const { positions: p, indices } = mesh;
   const sums = new Float64Array(indices.length / 3);
+  const counts = new Uint8Array(sums.length).fill(part === undefined ? 1 : 0);
+  for (const { name, start, count } of mesh.parts) if (name === part) counts.fill(1, start / 3, (start + count) / 3);
   let total = 0;
   for (let t = 0; t < sums.length; t++) {
     const [a, b, c] = [indices[t * 3] * 3, indices[t * 3 + 1] * 3, indices[t * 3 + 2] * 3];
     const [ux, uy, uz] = [p[b] - p[a], p[b + 1] - p[a + 1], p[b + 2] - p[a + 2]];
     const [vx, vy, vz] = [p[c] - p[a], p[c + 1] - p[a + 1], p[c + 2] - p[a + 2]];
-    total += Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
+    if (counts[t] === 1) total += Math.hypot(uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx) / 2;
     sums[t] = total;
   }
   return { mesh, sums, total };

@@ -1,6 +1,8 @@
 interface FieldBase {
   readonly key: string;
   readonly label: string;
+  /** Few people need it: it is shown behind the others. */
+  readonly isSeldom?: boolean;
   /** Whether the value counts with the others as they are; absent = always. */
   readonly appliesTo?: (spec: Readonly<Record<string, unknown>>) => boolean;
 }

@@ -1,2 +1,3 @@
-export { causeway, saltgrassLanding } from './saltgrass-landing';
+export { causeway } from './causeway';
+export { saltgrassLanding } from './saltgrass-landing';
 export { smallSamples, type SmallSample } from './small-samples';

@@ -13,7 +13,10 @@ const keys = (...pairs: readonly (readonly [number, number])[]): LaneSpec => ({
 /** How runs of the landing are shaped along their length, by name. */
 export const LANDING_SHAPES: Readonly<Record<string, Partial<ShapeSpec>>> = {
   // Carts go at eight metres a second, and the deck leans by four degrees at the most.
-  Causeway: { follows: { bank: { speed: 8, most: (4 * Math.PI) / 180, ease: 14 } } },
+  Causeway: {
+    follows: { bank: { speed: 8, most: (4 * Math.PI) / 180, ease: 14 } },
+    lanes: { density: keys([0, 1], [0.18, 0.9], [0.4, 0.25], [0.7, 0.08], [1, 0.05]) }, // it grows less and less out on the marsh
+  },
   // Where its two eyes are spliced.
   'Mooring line': gauged(keys([0, 1.4], [0.05, 1.4], [0.09, 1], [0.91, 1], [0.95, 1.4], [1, 1.4])),
   // Its fittings.

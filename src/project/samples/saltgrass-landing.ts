@@ -7,16 +7,18 @@ import { maker, pitchGap } from '../../core/segment/registry';
 import type { LayingSpec } from '../../core/layout/laying-spec';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { COURSE_DEFAULTS, FINISH_DEFAULTS, JOB_DEFAULTS, MADE_PREPARE, makerDefaults, newCourse } from '../defaults';
-import { causewayFurniture, runsOfCourses } from './landing-courses';
+import { wholeCauseway } from './causeway';
+import { runsOfCourses } from './landing-courses';
 import { patterned } from './landing-finishes';
 import { GUIDES } from './landing-guides';
+import { LANDING_DRESSING, MOSSY_BARK } from './landing-dressing';
 import { LANDING_KEYS } from './landing-keys';
 import { LANDING_CAMERAS, LANDING_PLACE, SCENERY } from './landing-scenery';
 import { LANDING_MOTIONS, LANDING_TIME } from './landing-motions';
 import { LANDING_SHAPES } from './landing-shapes';
-import { CAUSEWAY, DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, PIPE, WIRES } from './landing-paths';
+import { DRIFTWOOD, DRIFTWOOD_SPIRAL, HONEYSUCKLE, HOSE, LAMP, MOORING, PIPE, WIRES } from './landing-paths';
 import { runOfParts } from '../sets/run-of-parts';
-import { emptyProject, type Path, type Project, type Run, type Segment } from '../schema';
+import type { Path, Project, Run, Segment } from '../schema';
 
 /** One run on a path of its own; the segment's, the path's and the run's ids follow from `id`. */
 interface Sample {
@@ -106,6 +108,7 @@ const SAMPLES: readonly Sample[] = [
       size: { of: 'length', metres: 7.1 },
       clean: { ...CLEAN_DEFAULTS, weld: 0.0005, specks: 0.01 },
     },
+    finishes: [MOSSY_BARK],
     curve: DRIFTWOOD,
     laying: ONE_PIECE,
   },
@@ -149,84 +152,17 @@ const runOf = ({ id, name, spec, laying, meets, frames = JOB_DEFAULTS.shape.fram
   ],
 });
 
-/** The landing's causeway with the drain along its kerb, both on one path. */
-export const causeway = (): Project => ({
-  ...emptyProject('Saltgrass Landing'),
-  segments: [
-    {
-      id: 'kerbed-road',
-      name: 'Kerbed road',
-      source: { from: 'maker', spec: makerDefaults('kerbedLane') },
-      prepare: MADE_PREPARE,
-      finishes: [
-        patterned('Carriageway', '#86898c', 'asphalt', 0.7, {
-          fit: 'onward',
-          texture: { from: 'pattern', pattern: 'asphalt', seed: 1, contrast: 0.3 },
-        }),
-      ],
-    },
-    {
-      id: 'kerb-drain',
-      name: 'Kerb drain',
-      source: {
-        from: 'maker',
-        spec: { kind: 'kerbDrain', length: 128, width: 0.3, depth: 0.18, offset: 3.6, height: 0.08 },
-      },
-      prepare: MADE_PREPARE,
-      finishes: [],
-    },
-  ],
-  paths: [
-    {
-      id: 'causeway-line',
-      name: 'Causeway line',
-      curve: CAUSEWAY,
-    },
-  ],
-  runs: [
-    {
-      id: 'causeway',
-      name: 'Causeway',
-      visible: true,
-      path: 'causeway-line',
-      ...JOB_DEFAULTS,
-      courses: [newCourse('kerbed-road')],
-    },
-    {
-      id: 'kerb-drain-run',
-      name: 'Kerb drain',
-      visible: true,
-      path: 'causeway-line',
-      ...JOB_DEFAULTS,
-      courses: [newCourse('kerb-drain', { laying: { ...COURSE_DEFAULTS.laying, ...ONE_PIECE } })],
-    },
-  ],
-});
-
-/** The causeway's courses as those of one run: road, drain, line and posts. */
-function wholeCauseway(): Project {
-  const { runs, segments, ...rest } = causeway();
-  const furniture = causewayFurniture();
-  const [road, drain] = runs;
-  const courses = [
-    { ...road.courses[0], id: 'road', name: 'Road' },
-    { ...drain.courses[0], id: 'drain', name: 'Kerb drain' },
-    ...furniture.courses,
-  ];
-  const [lane, ...others] = segments;
-  // Its bank stands on the bed of the marsh.
-  const unmarked = {
-    ...lane,
-    source: { from: 'maker', spec: made('kerbedLane', { centreLine: false, bankHeight: 2.1 }) } as const,
-  };
-  return { ...rest, segments: [unmarked, ...others, ...furniture.segments], runs: [{ ...road, courses }] };
-}
-
 /** A run that moves and is shaped as it is on the landing. */
 const moving = (run: Run): Run => ({
   ...run,
   shape: { ...run.shape, ...LANDING_SHAPES[run.name] },
   motion: { ...run.motion, ...LANDING_MOTIONS[run.name] },
+});
+
+/** A run with what it is dressed with. */
+const dressed = (run: Run): Run => ({
+  ...run,
+  courses: [...run.courses, ...(LANDING_DRESSING[run.name]?.courses ?? [])],
 });
 
 /** The driftwood's log once more, wound up in two turns on the sand. */
@@ -241,7 +177,12 @@ export function saltgrassLanding(): Project {
   const built = runsOfCourses();
   return {
     ...road,
-    segments: [...road.segments, ...SAMPLES.map(segmentOf), ...built.flatMap(({ parts }) => parts.segments)],
+    segments: [
+      ...road.segments,
+      ...SAMPLES.map(segmentOf),
+      ...built.flatMap(({ parts }) => parts.segments),
+      ...Object.values(LANDING_DRESSING).flatMap(({ segments }) => segments),
+    ],
     paths: [
       ...road.paths,
       ...SAMPLES.map(pathOf),
@@ -253,7 +194,7 @@ export function saltgrassLanding(): Project {
       ...SAMPLES.map(runOf),
       spiral(),
       ...built.map(({ id, name, frames, parts }) => runOfParts(`${id}-run`, name, `${id}-path`, { ...parts, ...(frames && { frames }) })), // prettier-ignore
-    ].map(moving),
+    ].map((run) => moving(dressed(run))),
     guides: [...GUIDES, ...SCENERY],
     place: LANDING_PLACE,
     cameras: LANDING_CAMERAS,

@@ -11,6 +11,7 @@ import { PlainFinishFields } from '../fields/PlainFinishFields';
 import { finishAsBrought } from '../segment/finish-as-brought';
 import { ImageButton } from '../segment/ImageButton';
 import { useEdit } from '../state/app-context';
+import { partNames, partsShown } from './part-names';
 import type { StepProps } from '../ticket/step-props';
 
 /** How a new coat looks: moss. */
@@ -21,8 +22,8 @@ export function CoatFields({ segment, result }: Pick<StepProps, 'segment' | 'res
   const edit = useEdit();
   const [chosen, setChosen] = useState<string>();
   if (!result) return null;
-  const parts = [result.topology, ...result.repeated].flatMap((own) => own.parts).filter(({ isCoat }) => !isCoat);
-  const names = [...new Set(parts.map(({ name }) => name))];
+  const parts = partsShown(result);
+  const names = partNames(result);
   const covered = segment.finishes.find(({ part, coat }) => coat && names.includes(part))?.part;
   const part = chosen && names.includes(chosen) ? chosen : (covered ?? names[0]);
   if (part === undefined) return null;

@@ -7,6 +7,7 @@ import { fitOf } from '../../core/layout/fit-registry';
 import { LAYING_RULES, layingRule, switchRule, type LayingRuleName } from '../../core/layout/registry';
 import { courseName } from '../../project/commands/courses';
 import { setCourse, setRule } from '../../project/commands/runs';
+import { partNames } from './part-names';
 import type { Course, Run } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { FoldLine } from '../fields/FoldLine';
@@ -30,7 +31,11 @@ export function DressingRow({ run, course, isOpen, onToggle }: DressingRowProps)
   const project = useProject((s) => s.project);
   const edit = useEdit();
   const actions = useCourseActions(run.id);
-  const result = useRunResult(run.id)?.courses.find(({ id }) => id === course.id);
+  const results = useRunResult(run.id);
+  const result = results?.courses.find(({ id }) => id === course.id);
+  const ground = run.courses[groundOf(run.courses, course)];
+  const shown = results?.courses.find(({ id }) => id === ground?.id);
+  const parts = shown ? partNames(shown) : [];
   const name = courseName(project, course);
   const at = { run: run.id, course: course.id };
   const keys = ['runs', run.id, 'courses', course.id];
@@ -53,9 +58,20 @@ export function DressingRow({ run, course, isOpen, onToggle }: DressingRowProps)
           {grounds.length > 1 && (
             <ChoiceField
               label="Over"
-              value={run.courses[groundOf(run.courses, course)]?.id ?? ''}
+              value={ground?.id ?? ''}
               choices={grounds.map((own) => ({ value: own.id, label: courseName(project, own) }))}
               onChange={(on) => edit((before) => setCourse(before, at, { fit: { ...fit, on } }))}
+            />
+          )}
+          {parts.length > 1 && (
+            <ChoiceField
+              label="On its part"
+              value={fit.part ?? ''}
+              choices={[{ value: '', label: 'all of it' }, ...parts.map((part) => ({ value: part, label: part }))]}
+              onChange={(part) => {
+                const { part: _, ...all } = fit;
+                edit((before) => setCourse(before, at, { fit: part === '' ? all : { ...fit, part } }));
+              }}
             />
           )}
           {fitFields}

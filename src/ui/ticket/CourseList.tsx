@@ -5,6 +5,7 @@ import type { Run } from '../../project/schema';
 import { useCourse } from '../state/app-context';
 import { CourseRow } from './CourseRow';
 import { SortableRows } from './SortableRows';
+import { coursesShown } from './courses-shown';
 import { useCourseActions } from './use-course-actions';
 
 /** The courses of the selected run, under its row. */
@@ -12,9 +13,10 @@ export function CourseList({ run }: { run: Run }) {
   const selected = useCourse();
   const actions = useCourseActions(run.id);
   const [renamed, setRenamed] = useState<string>();
+  const shown = coursesShown(run, selected?.id);
   return (
-    <SortableRows items={run.courses} onMove={actions.move}>
-      {run.courses.map((course) => (
+    <SortableRows items={shown} onMove={actions.move}>
+      {shown.map((course) => (
         <CourseRow
           key={course.id}
           run={run}

@@ -4,7 +4,8 @@ import AddRounded from '@mui/icons-material/AddRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
 import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useProject, useRun, useSession } from '../state/app-context';
+import { coursesShown } from './courses-shown';
+import { useCourse, useProject, useRun, useSession } from '../state/app-context';
 import { CourseList } from './CourseList';
 import { FindField } from './FindField';
 import { FolderedRows } from './FolderedRows';
@@ -34,7 +35,8 @@ export const RunList = memo(function RunList() {
   const [wanted, setWanted] = useState('');
   const [renamed, setRenamed] = useState<string>();
   // What is unfolded does not push the other runs out of sight.
-  const courses = selected?.courses.length ?? 0;
+  const course = useCourse();
+  const courses = selected ? coursesShown(selected, course?.id).length : 0;
   const unfolded = courses > 1 ? Math.min(courses, MOST_UNFOLDED) * COURSE_ROW : 0;
   const keys = useHotkeys<HTMLElement>(
     'f2, mod+d',
@@ -76,7 +78,7 @@ export const RunList = memo(function RunList() {
                   onRename={(isRenamed) => setRenamed(isRenamed ? run.id : undefined)}
                   actions={actions}
                 />
-                {run.courses.length > 1 && run.id === selected?.id && <CourseList run={run} />}
+                {courses > 1 && run.id === selected?.id && <CourseList run={run} />}
               </>
             )}
           />

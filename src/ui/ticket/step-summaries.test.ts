@@ -9,7 +9,9 @@ const told = (code: Problem['code'], facts: Record<string, number> = {}) =>
   Object.fromEntries(
     STEPS.map((step) => [
       step,
-      stepSummary(step, { run, course: run.courses[0] }, { segment: 'Road', dressed: '' }, undefined, [{ code, path: [], facts } as Problem]),
+      stepSummary(step, { run, course: run.courses[0] }, { segment: 'Road', dressed: '' }, undefined, [
+        { code, path: [], facts } as Problem,
+      ]),
     ]),
   );
 

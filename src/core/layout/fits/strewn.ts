@@ -19,6 +19,8 @@ export const strewn = defineFit({
     kind: z.literal('strewn'),
     /** Id of the course on which they lie; absent = the first that is not strewn itself. */
     on: z.string().max(64).optional(),
+    /** The part of it on which they lie; absent = all of it. */
+    part: z.string().max(200).optional(),
     /** So many a square metre, as it is made; the run's density lane multiplies it. */
     density: z.number().min(0).max(1e6),
     /** Radians: the surface may look so far away from straight up. */
@@ -57,8 +59,9 @@ export const strewn = defineFit({
       ],
     },
     { ...metresField('band', 'Strip', 0.05), appliesTo: ({ across }) => across !== 'everywhere' },
-    metresField('apart', 'Apart', 0.01),
+    { ...metresField('apart', 'Apart', 0.01), isSeldom: true },
     {
+      isSeldom: true,
       input: 'choice',
       key: 'stands',
       label: 'It stands',
@@ -69,9 +72,9 @@ export const strewn = defineFit({
     },
     { input: 'number', key: 'least', label: 'Smallest', unit: 'ratio', step: 0.05 },
     { input: 'number', key: 'greatest', label: 'Largest', unit: 'ratio', step: 0.05 },
-    { input: 'number', key: 'tilt', label: 'Leans up to', unit: 'angle', step: Math.PI / 36 },
-    metresField('sink', 'Sunk in', 0.005),
-    countField('seed', 'Seed'),
+    { isSeldom: true, input: 'number', key: 'tilt', label: 'Leans up to', unit: 'angle', step: Math.PI / 36 },
+    { ...metresField('sink', 'Sunk in', 0.005), isSeldom: true },
+    { ...countField('seed', 'Seed'), isSeldom: true },
   ],
   follows: false,
   isRigid: true,

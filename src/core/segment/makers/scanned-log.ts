@@ -42,7 +42,7 @@ export const scannedLog = defineMaker({
       along: (i % 4) + 1 + random(),
       around: 1 + Math.floor(random() * 7),
       phase: random() * 2 * Math.PI,
-      height: (0.09 * random()) / (1 + i * 0.35),
+      height: (0.05 * random()) / (1 + i * 0.35),
     }));
     const radiusAt = (t: number, angle: number) =>
       radius *
