@@ -10,6 +10,7 @@ export function findingsOf(
 ): readonly Finding[] {
   const { bending } = source.steps;
   const all = courses.flatMap(({ course, ready, shape, laid, summary, tolerance }, i) => {
+    if (course.fit.kind === 'strewn') return []; // it lies where another course does, which is looked at
     const { segment } = source.courses[i];
     const found = findAll({
       ...{ shape, path: source.curve, segment: ready.prepared, prepare: segment.prepare },

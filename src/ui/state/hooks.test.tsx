@@ -198,4 +198,4 @@ describe('a brought segment', () => {
 });
 
 it('the steps are in the order in which people work', () =>
-  expect(STEPS).toEqual(['segment', 'path', 'laying', 'bending', 'motion']));
+  expect(STEPS).toEqual(['segment', 'path', 'laying', 'bending', 'motion', 'dressing']));
