@@ -93,7 +93,7 @@ export async function bakeMoving(
       ...projectAt(project, frameTime(range, range.first + m)).guides.filter(({ visible }) => visible),
       ...wheels.flatMap((own) => own[m]),
     ]);
-    scene.push(...(await movingGuides(moments, deriver.guides, times)));
+    scene.push(...(await movingGuides(moments, deriver, times)));
   }
   if (scene.length === 0) return fail('bake.empty', { runs: runs.length });
   const files = await writeGlb(scene, name, partOf(onProgress, WORKING, 1));

@@ -111,7 +111,7 @@ export async function bakeProject(asked: Project, deriver: Deriver, options: Bak
     }
   }
   const guides = project.guides.filter((guide) => guide.visible);
-  if (options.guides) scene.push(...(await guideMeshes([...guides, ...wheels], deriver.guides)));
+  if (options.guides) scene.push(...(await guideMeshes([...guides, ...wheels], deriver)));
   return scene.length > 0 || options.mayBeEmpty ? ok({ scene, reports }) : fail('bake.empty', { runs: runs.length });
 }
 

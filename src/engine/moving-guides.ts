@@ -3,7 +3,7 @@ import { turnOf } from '../core/guides/guide-spec';
 import type { NamedMesh } from '../formats/format';
 import type { Guide } from '../project/schema';
 import { guideMeshes } from './guide-meshes';
-import type { GuideKeeper } from './guide-keeper';
+import type { Deriver } from './derive';
 import type { Times } from './moving-objects';
 
 const WHOLE = [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1];
@@ -11,7 +11,7 @@ const WHOLE = [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1];
 /** Guides that may move: the same ones at each moment. */
 export async function movingGuides(
   moments: readonly (readonly Guide[])[],
-  keeper: GuideKeeper,
+  deriver: Pick<Deriver, 'guides' | 'segments'>,
   times: Times,
 ): Promise<NamedMesh[]> {
   const [first] = moments;
@@ -24,8 +24,8 @@ export async function movingGuides(
       });
       settleTrack(track);
       const isStill = track.every((value, k) => value === track[k % POSE_STRIDE]);
-      if (isStill) return guideMeshes([guide], keeper);
-      const meshes = await guideMeshes([{ ...guide, position: [0, 0, 0], turn: [0, 0, 0] }], keeper);
+      if (isStill) return guideMeshes([guide], deriver);
+      const meshes = await guideMeshes([{ ...guide, position: [0, 0, 0], turn: [0, 0, 0] }], deriver);
       return meshes.map((mesh) => ({ ...mesh, places: Float64Array.from(WHOLE), moves: { by: 'places', times, tracks: [track] } })); // prettier-ignore
     }),
   );

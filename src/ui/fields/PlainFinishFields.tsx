@@ -1,5 +1,6 @@
 'use client';
 
+import { PLAIN_FINISH } from '../../project/defaults';
 import type { PlainFinish, TextureSpec } from '../../core/segment/finish/finish-spec';
 import { PATTERNS, type PatternName } from '../../core/segment/finish/registry';
 import { ChoiceField } from './ChoiceField';
@@ -43,6 +44,7 @@ export function PlainFinishFields({
         min={0}
         max={1}
         value={finish.roughness}
+        initial={PLAIN_FINISH.roughness}
         onChange={(roughness) => put({ roughness })}
       />
       <ChoiceField label="Pattern" value={kind} choices={kinds} onChange={choose} />
@@ -54,6 +56,7 @@ export function PlainFinishFields({
           min={1e-3}
           max={1e4}
           value={finish.repeat}
+          initial={REPEAT}
           onChange={(repeat) => put({ repeat })}
         />
       )}

@@ -117,6 +117,7 @@ function Sizes(props: {
       min={field.isCount ? 3 : 1e-4}
       max={field.isCount ? 1000 : 1e5}
       value={bodySize(shape.sizes, field)}
+      initial={bodySize({}, field)}
       onChange={(value) => {
         const size = field.isCount ? Math.round(value) : value;
         onChange({ ...shape, sizes: { ...shape.sizes, [field.key]: size } });

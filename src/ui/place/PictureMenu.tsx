@@ -1,5 +1,6 @@
 'use client';
 
+import { PLACE_DEFAULTS } from '../../project/place-spec';
 import { Box, Divider, ToggleButton, ToggleButtonGroup, Tooltip, Typography } from '@mui/material';
 import { PLAIN_FINISH } from '../../project/defaults';
 import { placeOf, setPlace } from '../../project/commands/place';
@@ -60,6 +61,7 @@ export function PictureMenu() {
             min={-7}
             max={7}
             value={sun.bearing}
+            initial={PLACE_DEFAULTS.sun.bearing}
             onChange={(bearing) => put({ sun: { ...sun, bearing } })}
           />
           <NumberField
@@ -69,6 +71,7 @@ export function PictureMenu() {
             min={0.02}
             max={Math.PI / 2}
             value={sun.height}
+            initial={PLACE_DEFAULTS.sun.height}
             onChange={(height) => put({ sun: { ...sun, height } })}
           />
           <Box sx={{ mt: 2 }}>

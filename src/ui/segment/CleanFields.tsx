@@ -1,5 +1,6 @@
 'use client';
 
+import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import { Box, Typography } from '@mui/material';
 import type { MeshFigures } from '../../core/mesh/clean/figures';
 import type { CleanSpec } from '../../core/mesh/clean/clean-spec';
@@ -75,6 +76,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
             min={0}
             max={10}
             value={clean.weld}
+           
             onChange={(weld) => set({ weld })}
           />
         )}
@@ -85,6 +87,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
           min={0}
           max={1}
           value={clean.specks}
+          initial={CLEAN_DEFAULTS.specks}
           onChange={(specks) => set({ specks })}
         />
         <SwitchField label="Turn inside out" value={clean.insideOut} onChange={(insideOut) => set({ insideOut })} />
@@ -95,6 +98,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
           min={0.001}
           max={1}
           value={clean.thin}
+          initial={CLEAN_DEFAULTS.thin}
           onChange={(thin) => set({ thin })}
         />
         <ChoiceField

@@ -27,6 +27,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
             min={0}
             max={1}
             value={texture.contrast}
+            initial={0.5}
             onChange={(contrast) => onChange({ texture: { ...texture, contrast } })}
           />
           <NumberField
@@ -37,6 +38,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
             min={0}
             max={4}
             value={finish.bump}
+            initial={1}
             onChange={(bump) => onChange({ bump })}
           />
           <NumberField
@@ -46,6 +48,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
             min={0}
             max={1e6}
             value={texture.seed}
+            initial={1}
             onChange={(seed) => onChange({ texture: { ...texture, seed: Math.round(seed) } })}
           />
         </>
@@ -77,6 +80,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
         min={-7}
         max={7}
         value={finish.turn}
+        initial={0}
         onChange={(turn) => onChange({ turn })}
       />
       <NumberField
@@ -85,6 +89,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
         quantity="length"
         step={0.01}
         value={finish.shiftAlong}
+        initial={0}
         onChange={(shiftAlong) => onChange({ shiftAlong })}
       />
       <NumberField
@@ -93,6 +98,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
         quantity="length"
         step={0.01}
         value={finish.shiftRound}
+        initial={0}
         onChange={(shiftRound) => onChange({ shiftRound })}
       />
     </>

@@ -86,6 +86,7 @@ export function TurnFields({ prepare, view, isBrought, onChange }: PrepareFields
           quantity="length"
           step={0.01}
           value={prepare.offsetUp}
+          initial={0}
           min={-1e4}
           max={1e4}
           onChange={(offsetUp) => onChange({ offsetUp })}
@@ -95,6 +96,7 @@ export function TurnFields({ prepare, view, isBrought, onChange }: PrepareFields
           quantity="length"
           step={0.01}
           value={prepare.offsetSide}
+          initial={0}
           min={-1e4}
           max={1e4}
           onChange={(offsetSide) => onChange({ offsetSide })}

@@ -35,6 +35,7 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
       min={-1e4}
       max={1e4}
       value={own?.[key] ?? 0}
+      initial={0}
       onChange={(value) => put({ [key]: value })}
     />
   );
@@ -66,6 +67,7 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
         quantity="angle"
         step={Math.PI / 36}
         value={own?.turn ?? 0}
+        initial={0}
         onChange={(turn) => put({ turn })}
       />
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 1 }}>

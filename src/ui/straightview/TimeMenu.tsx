@@ -2,7 +2,7 @@
 
 import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import { Box, Button, IconButton, Popover, Typography } from '@mui/material';
-import { MOST_SECONDS, playedOf, type TimeSpec } from '../../core/motion/time-spec';
+import { TIME_DEFAULTS, MOST_SECONDS, playedOf, type TimeSpec } from '../../core/motion/time-spec';
 import { setTime } from '../../project/commands/motion';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
@@ -32,6 +32,7 @@ export function TimeMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: ()
         {...moment}
         min={0.04}
         value={time.seconds}
+        initial={TIME_DEFAULTS.seconds}
         onChange={(value) => put({ seconds: value })}
       />
       <NumberField
@@ -41,6 +42,7 @@ export function TimeMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: ()
         min={1}
         max={240}
         value={time.framesPerSecond}
+        initial={TIME_DEFAULTS.framesPerSecond}
         onChange={(framesPerSecond) => put({ framesPerSecond })}
       />
       <Typography variant="body2" color="text.secondary">

@@ -67,6 +67,7 @@ export function FrameFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
               min={-1e4}
               max={1e4}
               value={ends[end]}
+              initial={0}
               onChange={(value) => set({ ends: { ...ends, [end]: value } })}
             />
           ))}

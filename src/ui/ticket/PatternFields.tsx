@@ -59,6 +59,7 @@ export function PatternFields({ at, course }: { at: CourseAt; course: Course }) 
         min={0}
         max={1000}
         value={everyOther.every}
+        initial={0}
         onChange={(every) => change({ every: Math.round(every) })}
       />
       {everyOther.every > 0 && (
@@ -69,6 +70,7 @@ export function PatternFields({ at, course }: { at: CourseAt; course: Course }) 
             quantity="angle"
             step={Math.PI / 36}
             value={everyOther.turn}
+            initial={0}
             onChange={(turn) => change({ turn })}
           />
           <SwitchField label="Mirrored" value={everyOther.mirrored} onChange={(mirrored) => change({ mirrored })} />

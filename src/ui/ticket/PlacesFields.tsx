@@ -1,5 +1,6 @@
 'use client';
 
+import { LAYING_DEFAULTS } from '../../core/layout/laying-spec';
 import { setCourse, setLaying, type CourseAt } from '../../project/commands/runs';
 import { withoutUnused } from '../../project/commands/courses';
 import type { Course } from '../../project/schema';
@@ -28,6 +29,7 @@ export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
       min={-1e4}
       max={1e4}
       value={margins[key]}
+      initial={0}
       onChange={(next) => edit((project) => setLaying(project, at, { margins: { ...margins, [key]: next } }))}
     />
   );
@@ -59,6 +61,7 @@ export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
           min={0}
           max={Math.PI}
           value={joints.angle}
+          initial={LAYING_DEFAULTS.joints.angle}
           onChange={(angle) => change({ angle })}
         />
       )}
@@ -73,6 +76,7 @@ export function PlacesFields({ at, course }: { at: CourseAt; course: Course }) {
             min={0}
             max={1e4}
             value={joints.clear}
+            initial={0}
             onChange={(clear) => change({ clear })}
           />
         </>

@@ -98,6 +98,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           min={0}
           max={1000}
           value={point.teeth ?? 0}
+          initial={0}
           onChange={(teeth) => put({ teeth: teeth >= 1 ? Math.max(Math.round(teeth), 3) : undefined })}
         />
       )}
@@ -116,6 +117,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           min={0}
           max={1e6}
           value={point.radius ?? (uses.side ? WHEEL_RADIUS : rounding)}
+          initial={uses.side ? WHEEL_RADIUS : rounding}
           onChange={(radius) => put({ radius })}
         />
       )}
@@ -143,6 +145,7 @@ export function PointFields({ path, result }: Pick<StepProps, 'path' | 'result'>
           min={1e-3}
           max={1e3}
           value={point.weight ?? 1}
+          initial={1}
           onChange={(weight) => put({ weight })}
         />
       )}
@@ -185,6 +188,7 @@ function AlongValues(props: { point: PathPoint; keys: Address; onChange: (change
           min={-1e4}
           max={1e4}
           value={point.roll}
+          initial={0}
           onChange={(roll) => onChange({ roll })}
         />
       )}
@@ -202,6 +206,7 @@ function AlongValues(props: { point: PathPoint; keys: Address; onChange: (change
           min={1e-3}
           max={1e3}
           value={point.gauge}
+          initial={1}
           onChange={(gauge) => onChange({ gauge })}
         />
       )}

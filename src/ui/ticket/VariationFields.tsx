@@ -45,6 +45,7 @@ export function VariationFields({ variation, keys, onChange }: VariationFieldsPr
           min={0}
           max={1e6}
           value={seed}
+          initial={1}
           onChange={(next) => onChange({ ...variation, seed: Math.round(next) })}
         />
       )}

@@ -48,6 +48,7 @@ export function WaitFields({ run: { id, motion } }: { run: Run }) {
         min={0}
         max={3600}
         value={begins}
+        initial={0}
         onChange={(next) => edit((p) => setMotion(p, id, { begins: next }))}
       />
     </>
