@@ -27,7 +27,7 @@ export function AddDressingMenu({ run, anchor, onAdded, onClose }: AddDressingMe
   const made = addables([], '').flatMap((item) => {
     const kind = 'maker' in item.of ? item.of.maker : undefined;
     const by = kind && maker(kind).dresses?.by;
-    return kind && by ? [{ kind, item, title: 'stations' in by ? 'At stations' : 'Strewn over it' }] : [];
+    return kind && by ? [{ kind, item, title: 'stations' in by ? 'Fixings, at stations' : 'Strewn over it' }] : [];
   });
   return (
     <Popover
@@ -43,7 +43,7 @@ export function AddDressingMenu({ run, anchor, onAdded, onClose }: AddDressingMe
         },
       }}
     >
-      {['At stations', 'Strewn over it'].map((title) => (
+      {['Fixings, at stations', 'Strewn over it'].map((title) => (
         <Box key={title} role="group" aria-label={title} sx={{ mb: 3 }}>
           <Typography variant="caption" color="text.secondary">
             {title}
