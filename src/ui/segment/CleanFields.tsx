@@ -76,7 +76,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
             min={0}
             max={10}
             value={clean.weld}
-           
+
             onChange={(weld) => set({ weld })}
           />
         )}

@@ -92,7 +92,7 @@ export function LaneKeyFields({ run, length, reach, chosen }: LaneKeyFieldsProps
             onChange={(to) => move(to)}
           />
           <NumberField
-            label={quantity === 'plain' ? 'Times as thick' : 'Is'}
+            label={quantity !== 'plain' ? 'Is' : first.lane === 'density' ? 'Times as dense' : 'Times as thick'}
             quantity={quantity}
             step={step}
             min={min}

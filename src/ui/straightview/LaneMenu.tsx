@@ -76,7 +76,7 @@ function KeyedItems({ run, pick, closing, onPresets }: KeyedItemsProps) {
   const copied = useSession((s) => s.copiedLane);
   const lane = laneOf(run, pick);
   const { quantity } = laneKind(pick);
-  const isGauge = quantity === 'plain';
+  const isGauge = pick === 'gauge' || pick === 'gaugeUp' || pick === 'gaugeSide';
   return (
     <>
       <MenuItem onClick={onPresets}>Shapes and presets</MenuItem>

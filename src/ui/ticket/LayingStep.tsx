@@ -3,23 +3,24 @@
 import { Box, Button, Typography } from '@mui/material';
 import { useRef } from 'react';
 import { fitOf, type FitName } from '../../core/layout/fit-registry';
-import { layingRule, switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
+import { switchRule, type LayingRuleName, type RuleSpec } from '../../core/layout/registry';
 import { setCourse, setLaying, setReach, setRule } from '../../project/commands/runs';
 import { ChoiceField } from '../fields/ChoiceField';
 import { Fold } from '../fields/Fold';
 import { fitsFor } from '../dressing/fits-for';
-import { KindFields } from '../fields/KindFields';
 import { NumberField } from '../fields/NumberField';
 import { metres } from '../format';
 import { useEdit, useSet } from '../state/app-context';
 import { BandPicture } from './BandPicture';
 import { ClosingFields } from './ClosingFields';
+import { FitFields } from './FitFields';
 import { layingSummaries } from './laying-summaries';
 import { MeetFields } from './MeetFields';
 import { PatternFields } from './PatternFields';
 import { PlacesFields } from './PlacesFields';
 import { PositionFields } from './PositionFields';
 import { RuleCards } from './RuleCards';
+import { RuleFields } from './RuleFields';
 import { StepFiguresText } from './StepFiguresText';
 import type { StepProps } from './step-props';
 import { useChoices } from './use-choices';
@@ -47,15 +48,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
     <>
       {!fit.isStrewn && <RuleCards chosen={rule.kind} outcomes={choices?.rules} onChoose={choose} />}
       <Box>
-        {!fit.isStrewn && (
-          <KindFields
-            kind={layingRule(rule)}
-            values={rule}
-            initial={layingRule(rule).defaults}
-            of={[...keys, 'laying', 'rule']}
-            onChange={(next) => edit((project) => setRule(project, at, next))}
-          />
-        )}
+        {!fit.isStrewn && <RuleFields run={run} course={course} />}
         {rule.kind === 'pinToPin' && path.curve.closed && <ClosingFields run={run} course={course} path={path} />}
         <ChoiceField
           label="Pieces are"
@@ -63,13 +56,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
           choices={fitsFor(run, course).map(({ kind, label }) => ({ value: kind, label }))}
           onChange={(kind: FitName) => edit((project) => setCourse(project, at, { fit: fitOf({ kind }).defaults }))}
         />
-        <KindFields
-          kind={fit}
-          values={course.fit}
-          initial={fit.defaults}
-          of={[...keys, 'fit']}
-          onChange={(next) => edit((project) => setCourse(project, at, { fit: next }))}
-        />
+        <FitFields run={run} course={course} />
         {course.fit.kind === 'levelBand' && <BandPicture at={at} fit={course.fit} segment={segment} />}
         {(['from', 'to'] as const).map((end) => {
           const value = run.reach[end] ?? (end === 'from' ? 0 : length);
