@@ -4,6 +4,7 @@ import { InputBase, Box } from '@mui/material';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Address } from '../../project/keys/address';
 import { useGesture } from '../state/app-context';
+import { NUMBER_HINTS } from './number-hints';
 import { HasKeys } from './HasKeys';
 import { QUANTITIES, quantityText, readQuantity, type QuantityName } from './quantity';
 
@@ -47,8 +48,8 @@ export function NumberField({
 
   const differs = initial !== undefined && Math.abs(value - initial) > 1e-9 * Math.max(1, Math.abs(initial));
   const title = [
-    hint,
-    'Drag to change.',
+    hint ?? NUMBER_HINTS[label],
+    'Takes units and sums, such as 3*0.9. Drag to change.',
     differs && `A double click sets it back to ${quantityText(initial, quantity)}.`,
   ]
     .filter(Boolean)
