@@ -3,7 +3,7 @@ import type { LayingSpec } from '../../core/layout/laying-spec';
 import { pitchGap, type MakerSpec } from '../../core/segment/registry';
 import type { ShapeSpec } from '../../core/shape/shape-spec';
 import { FINISH_DEFAULTS, makerDefaults } from '../defaults';
-import type { Course } from '../schema';
+import type { Course, Segment } from '../schema';
 import { fence } from '../sets/fence';
 import { courseOfSet, madeSegment, type SetParts } from '../sets/run-set';
 import { stairParts } from '../sets/stair';
@@ -36,9 +36,16 @@ export const causewayFurniture = (): SetParts => ({
   ],
 }); // prettier-ignore
 
-/** The beacon's stair, with its rail on the outer side. */
-const beaconStair = (): SetParts =>
-  stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
+/** The beacon's stair, with its rail on the outer side; as fine as it is seen. */
+function beaconStair(): SetParts {
+  const parts = stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
+  const coarser = (segment: Segment): Segment => {
+    const { source } = segment;
+    const isTurned = source.from === 'maker' && source.spec.kind === 'baluster';
+    return isTurned ? { ...segment, source: { ...source, spec: { ...source.spec, smooth: 0.002 } as MakerSpec } } : segment;
+  };
+  return { ...parts, segments: parts.segments.map(coarser) };
+}
 
 const shoreFence = (): SetParts => fence.parts((name) => `shore-${name}`);
 

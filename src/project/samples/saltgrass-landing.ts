@@ -42,7 +42,7 @@ const SAMPLES: readonly Sample[] = [
   {
     id: 'mooring-line',
     name: 'Mooring line',
-    spec: made('rope', { strandSize: 0.045, layLength: 0.32, smooth: 0.0015 }),
+    spec: made('rope', { strandSize: 0.045, layLength: 0.32, smooth: 0.003 }),
     finishes: [patterned('Strands', '#d2b684', 'fibre', 0.16)],
     curve: MOORING,
     frames: LEAST_TWIST,
@@ -75,7 +75,7 @@ const SAMPLES: readonly Sample[] = [
       fittingLength: 0.22,
       fittingHeight: 0.03,
       wall: 0.008,
-      smooth: 0.0015,
+      smooth: 0.003,
     }),
     finishes: [patterned('Fitting', '#c79d58', 'brushed', 0.2, { roughness: 0.7, metalness: 1 })],
     curve: HOSE,
@@ -85,14 +85,14 @@ const SAMPLES: readonly Sample[] = [
   {
     id: 'signal-wires',
     name: 'Signal wires',
-    spec: made('twistedBundle', { cords: 4, size: 0.03, length: 0.5, smooth: 0.001 }),
+    spec: made('twistedBundle', { cords: 4, size: 0.03, length: 0.5, smooth: 0.003 }),
     curve: WIRES,
     frames: LEAST_TWIST,
   },
   {
     id: 'honeysuckle',
     name: 'Honeysuckle',
-    spec: made('shoot', { length: 3.6, radius: 0.014, nodes: 30, leaf: 0.11, smooth: 0.001 }),
+    spec: made('shoot', { length: 3.6, radius: 0.014, nodes: 30, leaf: 0.11, smooth: 0.002 }),
     curve: HONEYSUCKLE,
     laying: ONE_PIECE,
     frames: { rule: 'sitOnGuide', guide: 'signal-mast', up: [0, 1, 0] },
@@ -168,7 +168,14 @@ const dressed = (run: Run): Run => ({
 /** The driftwood's log once more, wound up in two turns on the sand. */
 const spiral = (): Run => {
   const log = SAMPLES.find(({ id }) => id === 'driftwood')!;
-  return { ...runOf(log), id: 'driftwood-spiral-run', name: 'Driftwood spiral', path: 'driftwood-spiral-path' };
+  const bending = { ...JOB_DEFAULTS.bending, tolerance: 0.003 }; // it lies far from where one stands
+  return {
+    ...runOf(log),
+    id: 'driftwood-spiral-run',
+    name: 'Driftwood spiral',
+    path: 'driftwood-spiral-path',
+    bending,
+  };
 };
 
 /** A small tidal ferry landing on a salt marsh: its causeway, and what hangs, climbs and runs about it. */

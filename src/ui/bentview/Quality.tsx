@@ -5,7 +5,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { Vector2, type Object3D, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
-import { useApp, usePicture, useSession } from '../state/app-context';
+import { useApp, usePicture, useResults, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
@@ -26,7 +26,7 @@ const COARSEST = 0.7;
 /** Priority of the frame that draws. */
 const DRAWS = 1;
 
-/** While something moves shadows stand, and on a slow machine the picture is coarser; when it rests all is as fine as can be. */
+/** While something moves or is worked out, on a slow machine shadows stand and the picture is coarser; when it rests all is as fine as can be. */
 export function Quality() {
   const { gl, invalidate } = useThree();
   const controls = useThree((s) => s.controls) as Controls | null;
@@ -34,7 +34,10 @@ export function Quality() {
   const isDragging = useSession((s) => s.isDragging);
   const isPlaying = useSession((s) => s.isPlaying);
   const isRiding = useSession((s) => s.ride !== undefined && !s.ride.isHeld);
+  const isWorking = useResults((s) => s.busy.size > 0);
   const isMoving = isDragging || isTurned || isPlaying || isRiding;
+  /** Another picture comes soon: this one is not looked at for long. */
+  const isPassing = isMoving || isWorking;
   const share = useRef(1);
   const movesNow = useRef(false);
   const shareOfMoves = useRef<number>(undefined);
@@ -44,7 +47,10 @@ export function Quality() {
 
   useEffect(() => {
     if (!controls) return;
-    const begin = () => setTurned(true);
+    const begin = () => {
+      share.current = shareOfMoves.current ?? 1; // with the very first picture
+      setTurned(true);
+    };
     const end = () => setTurned(false);
     controls.addEventListener('start', begin);
     controls.addEventListener('end', end);
@@ -56,11 +62,11 @@ export function Quality() {
 
   useEffect(() => {
     movesNow.current = isMoving;
-    share.current = isMoving ? (shareOfMoves.current ?? 1) : 1;
-    if (isMoving) return;
+    share.current = isPassing ? (shareOfMoves.current ?? 1) : 1;
+    if (isPassing) return;
     gl.shadowMap.needsUpdate = true;
     invalidate();
-  }, [gl, isMoving, invalidate]);
+  }, [gl, isMoving, isPassing, invalidate]);
 
   const [numbers] = useState(() => new Numbers());
   const [copy] = useState(() => new CopyPicture());
@@ -94,19 +100,19 @@ export function Quality() {
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
       // A slow machine draws the place plainly while something moves.
-      if (isMoving && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
+      if (isPassing && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
       else gl.render(scene, camera);
       still.dispose();
     }
     if (isSmooth) {
-      const isRested = isShown && !isMoving && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
+      const isRested = isShown && !isPassing && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
       const distance = camera.position.distanceTo(controls?.target ?? camera.position);
       const shade = isRested
         ? { texture: occlusion.draw(gl, scene, camera, smooth.current!, distance), camera: camera as Eye, distance }
         : undefined;
       gl.setRenderTarget(null);
       copy.draw(gl, smooth.current!, shade);
-      if (isShown && !isMoving && !isRested) rest.begin();
+      if (isShown && !isPassing && !isRested) rest.begin();
     }
     if (isKeptAnew) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
