@@ -11,7 +11,7 @@ const WATER = -0.3;
 
 export const LANDING_PLACE: PlaceSpec = {
   sun: { bearing: 2.35, height: 0.62 },
-  mist: 160,
+  mist: 420,
   ground: MUD,
   groundHeight: BED,
   water: WATER,

@@ -26,7 +26,7 @@ const COARSEST = 0.7;
 /** Priority of the frame that draws. */
 const DRAWS = 1;
 
-/** While something moves or is worked out, on a slow machine shadows stand and the picture is coarser; when it rests all is as fine as can be. */
+/** While something moves shadows stand; then, and while something is worked out, the picture is coarser on a slow machine; when it rests all is as fine as can be. */
 export function Quality() {
   const { gl, invalidate } = useThree();
   const controls = useThree((s) => s.controls) as Controls | null;
@@ -91,7 +91,7 @@ export function Quality() {
     const wanted = Math.min(Math.max(window.devicePixelRatio, 1), 2) * share.current;
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
-    gl.shadowMap.autoUpdate = !isDragging && !isTurned && share.current === 1;
+    gl.shadowMap.autoUpdate = !isDragging && !isTurned && (share.current === 1 || !isMoving);
     const drawn = share.current;
     const isSmooth = drawn === 1;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
@@ -100,7 +100,7 @@ export function Quality() {
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
       // A slow machine draws the place plainly while something moves.
-      if (isPassing && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
+      if (isMoving && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
       else gl.render(scene, camera);
       still.dispose();
     }

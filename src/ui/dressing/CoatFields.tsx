@@ -1,5 +1,6 @@
 'use client';
 
+import { Box } from '@mui/material';
 import { useState } from 'react';
 import { MASKS, maskOf, type MaskName } from '../../core/mesh/mask-registry';
 import type { CoatSpec } from '../../core/segment/finish/finish-spec';
@@ -31,7 +32,7 @@ export function CoatFields({ segment, result }: Pick<StepProps, 'segment' | 'res
   const { coat } = finish;
   const put = (next: CoatSpec | undefined) => edit((project) => setCoat(project, segment.id, finish, next));
   return (
-    <>
+    <Box>
       {names.length > 1 && (
         <ChoiceField
           label="Part"
@@ -68,6 +69,6 @@ export function CoatFields({ segment, result }: Pick<StepProps, 'segment' | 'res
           <PlainFinishFields finish={coat.finish} onChange={(next) => put({ ...coat, finish: next })} />
         </>
       )}
-    </>
+    </Box>
   );
 }
