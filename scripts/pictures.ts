@@ -120,12 +120,11 @@ await picture('ring', async (page) => {
   await page.mouse.move(grip.x + 6, grip.y - 14, { steps: 4 });
   await page.mouse.up();
 });
-await picture('flush', async (page) => {
-  await choose(page, 'Overflow pipe');
-  await page.getByRole('button', { name: /^3\s*Laying/ }).click();
-  await page.getByText('Ends flush with').scrollIntoViewIfNeeded();
-  await page.mouse.move(500, 400);
-  for (let i = 0; i < 5; i++) await page.mouse.wheel(0, 100);
+await picture('dressing', async (page) => {
+  await choose(page, 'Driftwood');
+  await page.getByRole('button', { name: /^6\s*Dressing/ }).click();
+  await page.getByRole('button', { name: /^Moss on the log/ }).click();
+  for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -100);
 });
 await picture('compare', async (page) => {
   await page.getByRole('button', { name: 'Hold this state to compare' }).click();

@@ -1,6 +1,14 @@
 import { decode, encode } from 'fast-png';
 import validator from 'gltf-validator';
-import { InstancedMesh, Matrix4, Mesh as ThreeMesh, Vector3, type MeshStandardMaterial, type Object3D } from 'three';
+import {
+  AnimationMixer,
+  InstancedMesh,
+  Matrix4,
+  Mesh as ThreeMesh,
+  Vector3,
+  type MeshStandardMaterial,
+  type Object3D,
+} from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
 import type { FitSpec } from '../core/layout/fit-registry';
 import { strewn } from '../core/layout/fits/strewn';
@@ -8,12 +16,14 @@ import type { MaskSpec } from '../core/mesh/mask-registry';
 import { unwrap } from '../core/testing/runs';
 import { readMesh } from '../formats/registry';
 import { setCoat } from '../project/commands/dressing';
+import { setMotion } from '../project/commands/motion';
 import { addCourse } from '../project/commands/courses';
 import { FINISH_DEFAULTS, JOB_DEFAULTS, PLAIN_FINISH } from '../project/defaults';
 import { assetIdsOf, emptyProject, type Path, type Project } from '../project/schema';
 import { madeDressing } from '../project/sets/dressing-parts';
 import { courseOfSet, madeSegment } from '../project/sets/run-set';
 import { bakeFiles, loadFrom } from './bake';
+import { bakeMoving } from './bake-moving';
 import { coverImage } from './cover-image';
 import { Deriver } from './derive';
 
@@ -140,6 +150,39 @@ describe('what is strewn over a run', () => {
       'a',
     );
     expect(baked).toMatchObject({ ok: false, problems: [{ code: 'strewn.no-surface' }] });
+  });
+});
+
+describe('a dressed run that moves', () => {
+  it('takes along what lies on it: half uncovered, what lies on the other half is not there', async () => {
+    const plain = dressed(runOf('plank', { length: 1, width: 0.6 }, straight([0, 0, 0], [8, 0, 0])), 'stone', {}, { density: 12, seed: 3 }); // prettier-ignore
+    const growth = { kind: 'uncover', seconds: 2, tip: 0 } as const;
+    const project = setMotion(plain, 'r', { growth, easing: { kind: 'steady' } });
+    const range = { first: 1, last: 25, framesPerSecond: 12 };
+    const moving = await bakeMoving(project, new Deriver(loadFrom(new Map())), 'a', { by: 'joints', most: 20, range, run: 'Run' }); // prettier-ignore
+    const { bytes } = unwrap(moving).files[0];
+    const { issues } = await validator.validateBytes(bytes, { maxIssues: 5 });
+    expect([issues.numErrors, issues.numWarnings]).toEqual([0, 0]);
+    const { scene, animations } = await new GLTFLoader().parseAsync(bytes.slice().buffer, '');
+    const mixer = new AnimationMixer(scene);
+    mixer.clipAction(animations[0]).play();
+    const shown = (time: number): number[] => {
+      mixer.setTime(time);
+      scene.updateMatrixWorld(true);
+      const stones: number[] = [];
+      scene.traverse((node) => {
+        if (!(node instanceof ThreeMesh) || (node.material as MeshStandardMaterial).name !== 'Stone') return;
+        if (new Vector3().setFromMatrixScale(node.matrixWorld).y > 0.01)
+          stones.push(node.getWorldPosition(new Vector3()).x);
+      });
+      return stones;
+    };
+    const all = shown(1.99);
+    expect(all.length).toBeGreaterThan(30);
+    const half = shown(1);
+    expect(half.length).toBeGreaterThan(all.length * 0.3);
+    expect(half.length).toBeLessThan(all.length * 0.7);
+    for (const x of half) expect(x).toBeLessThan(4.4);
   });
 });
 
