@@ -24,9 +24,9 @@ export const test = base.extend<{ quiet: void }>({
         const url = request.url();
         if (!url.startsWith(baseURL!) && !/^(blob|data):/.test(url)) noise.push(`foreign request: ${url}`);
       });
-      // The plain picture: all else takes long under software rendering.
+      // The plain picture, without shadows: all else takes long under software rendering.
       await page.addInitScript(() => {
-        localStorage['rattan-picture'] ??= JSON.stringify({ state: { picture: 'work' }, version: 0 });
+        localStorage['rattan-picture'] ??= JSON.stringify({ state: { picture: 'work', isFine: false }, version: 0 });
       });
       await use();
       expect(noise).toEqual([]);

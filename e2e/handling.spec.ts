@@ -86,6 +86,9 @@ test('findings lie beside the straight view, one a cause, are stepped through an
 });
 
 test('after a drag the picture is as fine as the screen again', async ({ page }) => {
+  await page.addInitScript(() => {
+    localStorage['rattan-picture'] = JSON.stringify({ state: { picture: 'work' }, version: 0 });
+  });
   await openDemo(page);
   const { x, y } = await middleOf(page, 4);
   await page.mouse.move(x, y);

@@ -4,6 +4,7 @@ import { useFrame, useThree } from '@react-three/fiber';
 import { useLayoutEffect, useMemo, useRef } from 'react';
 import { Object3D, type DirectionalLight } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
+import { usePicture } from '../state/app-context';
 import type { Place } from '../place/use-place';
 import type { Sphere } from './scene-box';
 import { shadowSphere } from './shadow-sphere';
@@ -15,6 +16,7 @@ const MAP = 2048;
 /** A sun with a soft shadow over what is seen, light from all around, and in the dark a rim of light from behind. */
 export function Lights({ sphere, place }: { sphere: Sphere; place: Place }) {
   const { light, towards, isShown } = place;
+  const isFine = usePicture((s) => s.isFine);
   const target = useMemo(() => new Object3D(), []);
   const rimTarget = useMemo(() => new Object3D(), []);
   const sun = useRef<DirectionalLight>(null);
@@ -54,7 +56,7 @@ export function Lights({ sphere, place }: { sphere: Sphere; place: Place }) {
         color={light.sun}
         intensity={light.sunStrength}
         target={target}
-        castShadow
+        castShadow={isFine}
         shadow-mapSize={[MAP, MAP]}
         shadow-bias={-0.0006}
         shadow-radius={isShown ? 4 : 3}

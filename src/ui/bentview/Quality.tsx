@@ -34,6 +34,7 @@ export function Quality() {
   const isDragging = useSession((s) => s.isDragging);
   const isPlaying = useSession((s) => s.isPlaying);
   const isRiding = useSession((s) => s.ride !== undefined && !s.ride.isHeld);
+  const isFine = usePicture((s) => s.isFine);
   const isWorking = useResults((s) => s.busy.size > 0);
   const isMoving = isDragging || isTurned || isPlaying || isRiding;
   /** Another picture comes soon: this one is not looked at for long. */
@@ -62,11 +63,11 @@ export function Quality() {
 
   useEffect(() => {
     movesNow.current = isMoving;
-    share.current = isPassing ? (shareOfMoves.current ?? 1) : 1;
+    share.current = isPassing || !isFine ? (shareOfMoves.current ?? 1) : 1;
     if (isPassing) return;
     gl.shadowMap.needsUpdate = true;
     invalidate();
-  }, [gl, isMoving, isPassing, invalidate]);
+  }, [gl, isFine, isMoving, isPassing, invalidate]);
 
   const [numbers] = useState(() => new Numbers());
   const [copy] = useState(() => new CopyPicture());
@@ -93,7 +94,7 @@ export function Quality() {
     // A run that grows takes its shadow along where there is time for it.
     gl.shadowMap.autoUpdate = !isDragging && !isTurned && (share.current === 1 || !isMoving);
     const drawn = share.current;
-    const isSmooth = drawn === 1;
+    const isSmooth = drawn === 1 && isFine;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
     const isDraggingRuns = isDragging && moving.size > 0;
     const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';

@@ -23,6 +23,7 @@ const MIST = 200;
 export function PictureMenu() {
   const { picture: store } = useApp();
   const picture = usePicture((s) => s.picture);
+  const isFine = usePicture((s) => s.isFine);
   const stored = useProject((s) => s.project.place);
   const edit = useEdit();
   const place = placeOf({ place: stored });
@@ -50,6 +51,13 @@ export function PictureMenu() {
               </Tooltip>
             ))}
           </ToggleButtonGroup>
+          <Box sx={{ mt: 1 }}>
+            <SwitchField
+              label="Fine at rest: shadows, smooth edges"
+              value={isFine}
+              onChange={store.getState().setFine}
+            />
+          </Box>
           <Divider sx={{ my: 2 }} />
           <Typography variant="caption" color="text.secondary">
             Light

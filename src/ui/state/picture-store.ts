@@ -7,15 +7,23 @@ export type PictureName = 'work' | 'show' | 'lines';
 /** How somebody likes to see the bent view; goes with the browser, not with a project. */
 export interface PictureState {
   readonly picture: PictureName;
+  /** With shadows and smooth edges whenever nothing moves; without, for machines to which that is too much. */
+  readonly isFine: boolean;
   setPicture(picture: PictureName): void;
+  setFine(isFine: boolean): void;
 }
 
 export type PictureStore = StoreApi<PictureState>;
 
 export const createPictureStore = (): PictureStore =>
   createStore<PictureState>()(
-    persist((set) => ({ picture: 'show', setPicture: (picture) => set({ picture }) }), {
-      name: 'rattan-picture',
-      partialize: ({ picture }) => ({ picture }),
-    }),
+    persist(
+      (set) => ({
+        picture: 'show',
+        isFine: true,
+        setPicture: (picture) => set({ picture }),
+        setFine: (isFine) => set({ isFine }),
+      }),
+      { name: 'rattan-picture', partialize: ({ picture, isFine }) => ({ picture, isFine }) },
+    ),
   );
