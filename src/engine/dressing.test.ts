@@ -139,6 +139,15 @@ describe('what is strewn over a run', () => {
     }
   });
 
+  it('grows on the bank of a road as it is added: beside the kerbs, upright, none on the lanes', async () => {
+    const road = runOf('kerbedLane', {}, straight([0, 3, 0], [20, 3, 0]));
+    const objects = await sceneOf(await bytesOf(dressed(road, 'tuft')));
+    const feet = objects.flatMap((object) => (object instanceof InstancedMesh ? placesOf(object, new Vector3()) : []));
+    expect(feet.length).toBeGreaterThan(100);
+    // Lanes are 3.2 m wide, kerbs 0.26 m; a tuft is some 0.2 m wide.
+    for (const foot of feet) expect(Math.abs(foot.z)).toBeGreaterThan(3.46 - 0.25);
+  });
+
   it('is told where the run has nothing else', async () => {
     const alone = runOf('plank', {}, straight([0, 0, 0], [4, 0, 0]));
     const [run] = alone.runs;

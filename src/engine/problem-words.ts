@@ -94,7 +94,7 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
   'strewn.no-surface': () =>
     'There is no other course over which this one could be strewn. Add one, or choose another fit.',
   'strewn.too-many': (f) =>
-    `This would strew ${count(f.pieces)} pieces; ${count(f.most)} is the most. Take fewer a square metre, or farther apart.`,
+    `More than ${count(f.most)} pieces would lie there, which is the most. Take fewer a square metre, or farther apart.`,
   'image.not-png': () => 'What says where a coat lies has to be a PNG file. Save the image as PNG, and bring it again.',
   'run.unknown': (f) => `There is no run called ${f.id}.${f.known ? ` The runs are: ${f.known}.` : ''}`,
   'run.unheld': () => 'The run has to be worked out anew. Change anything of it, or load the page again.',

@@ -48,7 +48,7 @@ export function strew({ laid, shape, fit }: Ground, spec: StrewnSpec, bodies: re
     const most = Math.ceil(mostDense(shape, piece));
     const wanted = spec.density * own.total * piece.factor * most;
     tried += wanted;
-    if (tried > MOST_STREWN * TRIES) return fail('strewn.too-many', { pieces: Math.round(tried), most: MOST_STREWN });
+    if (tried > MOST_STREWN * TRIES) return fail('strewn.too-many', { most: MOST_STREWN });
     const tries = Math.floor(wanted) + (random() < wanted % 1 ? 1 : 0);
     const drawn: Drawn[] = [];
     for (let i = 0; i < tries; i++) {
@@ -69,7 +69,7 @@ export function strew({ laid, shape, fit }: Ground, spec: StrewnSpec, bodies: re
       const strewn = { standOn, spin: spin * 2 * Math.PI, tilt: tilt * spec.tilt, towards: towards * 2 * Math.PI };
       found.push({ station, body: Math.floor(body * bodies.length), scale, strewn });
     }
-    if (found.length > MOST_STREWN) return fail('strewn.too-many', { pieces: found.length, most: MOST_STREWN });
+    if (found.length > MOST_STREWN) return fail('strewn.too-many', { most: MOST_STREWN });
   }
   found.sort((a, b) => a.station - b.station);
   const { reach } = shape;

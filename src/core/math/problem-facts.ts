@@ -37,7 +37,7 @@ export interface ProblemFacts {
   'laying.straight-up': Nothing;
   'laying.too-many': { pieces: number; most: number };
   'strewn.no-surface': Nothing;
-  'strewn.too-many': { pieces: number; most: number };
+  'strewn.too-many': { most: number };
   'run.too-large': { vertices: number; most: number };
   'crossings.too-many': { triangles: number; most: number };
   'run.unheld': Nothing;

@@ -22,7 +22,7 @@ export function dressingCourse(id: string, segment: string, box: Box | undefined
 function laidAs({ by, sits }: Dresses, box: Box | undefined): Partial<CourseJob> {
   if ('strewn' in by)
     return {
-      fit: { ...(strewn.defaults as FitSpec), density: by.strewn, across: by.across ?? 'everywhere' } as FitSpec,
+      fit: { ...(strewn.defaults as FitSpec), density: by.strewn, ...by.lies } as FitSpec,
     };
   const { laying } = COURSE_DEFAULTS;
   const rule = { kind: 'fillGaps', gap: by.stations } as const;

@@ -21,7 +21,7 @@ export const tuft = defineMaker({
   label: 'Tuft of grass',
   hint: 'Narrow blades that bend outwards',
   group: 'dressing',
-  dresses: { by: { strewn: 8, across: 'edges' }, sits: 'above' },
+  dresses: { by: { strewn: 8, lies: { across: 'edges', band: 0.7, within: 1.3, stands: 'plumb' } }, sits: 'above' },
   schema,
   defaults: { kind: 'tuft', blades: 14, height: 0.22, width: 0.12, seed: 4 },
   fields: [
