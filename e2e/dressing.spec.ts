@@ -4,7 +4,7 @@ import { expect, openDemo, saved, settled, test } from './app';
 
 const step = (page: Page) => page.getByRole('button', { name: /^6\s*Dressing/ });
 const choose = async (page: Page, field: string, choice: string | RegExp) => {
-  await page.getByRole('combobox', { name: field, exact: true }).click();
+  await page.getByRole('combobox', { name: new RegExp(`^${field}`) }).click();
   await page.getByRole('option', { name: choice }).click();
 };
 
@@ -48,7 +48,7 @@ test('a road is dressed with what stands on it and what grows on it, and all of 
   // (1) Lamps stand at stations: closer together there are more.
   await add(page, 'Lamp');
   await expect.poll(() => count(page, 'Lamp')).toBe(20);
-  await page.getByLabel('Gap', { exact: true }).fill('1.5');
+  await page.getByLabel('Gap (negative overlaps)').fill('1.5');
   await page.keyboard.press('Enter');
   await expect.poll(() => count(page, 'Lamp')).toBeGreaterThan(60);
   // (2) Moss is strewn over the bank alone.

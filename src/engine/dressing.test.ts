@@ -111,7 +111,7 @@ describe('what stands on a run', () => {
     const arm = hung.find((object) => object instanceof InstancedMesh)!;
     for (const place of placesOf(arm, new Vector3(0, 0, 0))) expect(place.y).toBeCloseTo(0.9, 4);
     const box = { min: [0, -0.1, -0.1], max: [0.5, 0.1, 0.1] } as const;
-    const { segment } = madeDressing('clip', { segment: 's', course: 'c' }, { ...box });
+    const { segment } = madeDressing('clip', { segment: 's', course: 'c' }, { box, length: 6 });
     expect(segment.source).toMatchObject({ spec: { radius: Math.hypot(0.1, 0.1) } });
   });
 });

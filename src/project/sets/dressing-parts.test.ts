@@ -5,10 +5,10 @@ import { dressingOf, setCoat } from '../commands/dressing';
 import { causeway } from '../samples';
 import { assetIdsOf, projectSchema } from '../schema';
 import { FINISH_DEFAULTS, PLAIN_FINISH } from '../defaults';
-import { dressingCourse, madeDressing } from './dressing-parts';
+import { dressingCourse, madeDressing, type Ground } from './dressing-parts';
 
-const ROAD = { min: [0, -0.9, -4.2], max: [4, 0.05, 4.2] } as const;
-const HOSE = { min: [0, -0.06, -0.06], max: [1, 0.06, 0.06] } as const;
+const ROAD: Ground = { box: { min: [0, -0.9, -4.2], max: [4, 0.05, 4.2] }, length: 128 };
+const HOSE: Ground = { box: { min: [0, -0.06, -0.06], max: [1, 0.06, 0.06] }, length: 4 };
 const IDS = { segment: 'thing', course: 'things' };
 
 describe.each(MAKERS.filter(({ dresses }) => dresses).map(({ kind }) => kind))('a %s', (kind) => {
@@ -42,6 +42,16 @@ describe('dressings', () => {
   it('are fitted to what they go round', () => {
     const { source } = madeDressing('clip', IDS, HOSE).segment;
     expect((source as { spec: MakerSpec & { radius: number } }).spec.radius).toBeCloseTo(Math.hypot(0.06, 0.06), 9);
+  });
+
+  it('do not bury a long run: some thousands of them lie on it at first, as many as they are on a short one', () => {
+    const densityOn = (ground: Ground) => {
+      const { fit } = madeDressing('moss', IDS, ground).course;
+      return fit.kind === 'strewn' ? fit.density : 0;
+    };
+    expect(densityOn(HOSE)).toBe(40);
+    expect(densityOn(ROAD) * 128 * 8.4).toBeGreaterThan(2500);
+    expect(densityOn(ROAD) * 128 * 8.4).toBeLessThan(3500);
   });
 
   it('of brought meshes stand two metres apart, on top', () => {

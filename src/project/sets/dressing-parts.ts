@@ -14,16 +14,33 @@ const BROUGHT: Dresses = { by: { stations: 2 }, sits: 'above' };
 /** Of a run that is so many times as wide as it is high, things stand near the right edge, so far from its middle to there. */
 const [WIDE, TO_EDGE] = [4, 0.8];
 
-/** A course that dresses a run whose section has this box, metres. */
-export function dressingCourse(id: string, segment: string, box: Box | undefined, dresses: Dresses = BROUGHT): Course {
-  return { ...newCourse(segment, laidAs(dresses, box)), id, dresses: true };
+/** What is dressed: the box of its section and how long it is, metres. */
+export interface Ground {
+  readonly box: Box;
+  readonly length: number;
 }
 
-function laidAs({ by, sits }: Dresses, box: Box | undefined): Partial<CourseJob> {
-  if ('strewn' in by)
-    return {
-      fit: { ...(strewn.defaults as FitSpec), density: by.strewn, ...by.lies } as FitSpec,
-    };
+/** Of what is strewn no more lie on a run at first, so that a long one is not buried. */
+const MOST_AT_FIRST = 3000;
+
+/** A course that dresses a run. */
+export function dressingCourse(
+  id: string,
+  segment: string,
+  ground: Ground | undefined,
+  dresses: Dresses = BROUGHT,
+): Course {
+  // prettier-ignore
+  return { ...newCourse(segment, laidAs(dresses, ground)), id, dresses: true };
+}
+
+function laidAs({ by, sits }: Dresses, ground: Ground | undefined): Partial<CourseJob> {
+  const box = ground?.box;
+  if ('strewn' in by) {
+    const area = ground ? ground.length * (ground.box.max[2] - ground.box.min[2]) : 0;
+    const density = area > 0 ? Math.min(by.strewn, Number((MOST_AT_FIRST / area).toPrecision(2))) : by.strewn;
+    return { fit: { ...(strewn.defaults as FitSpec), density, ...by.lies } as FitSpec };
+  }
   const { laying } = COURSE_DEFAULTS;
   const rule = { kind: 'fillGaps', gap: by.stations } as const;
   const half = by.stations / 2;
@@ -40,14 +57,13 @@ function laidAs({ by, sits }: Dresses, box: Box | undefined): Partial<CourseJob>
 export function madeDressing(
   kind: MakerName,
   ids: { readonly segment: string; readonly course: string },
-  box: Box | undefined,
+  ground: Ground | undefined,
 ) {
-  // prettier-ignore
   const { label, dresses } = maker(kind);
-  const spec = (box && dresses?.fitTo?.(makerDefaults(kind), halfWidth(box))) ?? makerDefaults(kind);
+  const spec = (ground && dresses?.fitTo?.(makerDefaults(kind), halfWidth(ground.box))) ?? makerDefaults(kind);
   const segment: Segment = {
     ...{ id: ids.segment, name: label, source: { from: 'maker', spec: spec as MakerSpec } },
     ...{ prepare: MADE_PREPARE, finishes: [] },
   };
-  return { segment, course: dressingCourse(ids.course, ids.segment, box, dresses) };
+  return { segment, course: dressingCourse(ids.course, ids.segment, ground, dresses) };
 }

@@ -3,27 +3,27 @@ import { addCourse } from '../../project/commands/courses';
 import { dressingOf } from '../../project/commands/dressing';
 import { newId } from '../../project/new-id';
 import type { Course, Run, Segment } from '../../project/schema';
-import { dressingCourse, madeDressing } from '../../project/sets/dressing-parts';
+import { dressingCourse, madeDressing, type Ground } from '../../project/sets/dressing-parts';
 import { useApp } from '../state/app-context';
 
 /** Adds what dresses a run, fitted to its section. */
 export function useDressing(run: Run, onAdded: (course: string) => void) {
   const { document, results } = useApp();
   const ground = run.courses.find((course) => !dressingOf(run).includes(course));
-  const box = () =>
-    results
-      .getState()
-      .results.get(run.id)
-      ?.courses.find(({ id }) => id === ground?.id)?.segment.box;
+  const dressed = (): Ground | undefined => {
+    const result = results.getState().results.get(run.id);
+    const box = result?.courses.find(({ id }) => id === ground?.id)?.segment.box;
+    return result && box && { box, length: result.path.length };
+  };
   const add = (segment: Segment, course: Course) => {
     document.getState().edit((project) => addCourse(project, run.id, course, [segment]));
     onAdded(course.id);
   };
   return {
     addMade: (kind: MakerName) => {
-      const { segment, course } = madeDressing(kind, { segment: newId(), course: newId() }, box());
+      const { segment, course } = madeDressing(kind, { segment: newId(), course: newId() }, dressed());
       add(segment, course);
     },
-    addBrought: (segment: Segment) => add(segment, dressingCourse(newId(), segment.id, box())),
+    addBrought: (segment: Segment) => add(segment, dressingCourse(newId(), segment.id, dressed())),
   };
 }

@@ -1,7 +1,7 @@
 /** What numbers do whose names do not say it all, by their labels. */
 export const NUMBER_HINTS: Readonly<Record<string, string>> = {
   // Laying
-  Gap: 'Clear distance from a piece to the next one; below 0 they overlap.',
+  'Gap (negative overlaps)': 'Clear distance from a piece to the next one.',
   Pieces: 'How many are laid.',
   Pitch: 'From the start of a piece to that of the next one.',
   'Pin to pin': 'From one pin of a link to the other.',
