@@ -20,6 +20,7 @@ const landing: Project = { ...saltgrassLanding(), keyed: [] };
 const unfinished = (project: Project): Project => ({
   ...project,
   segments: project.segments.map((segment) => ({ ...segment, finishes: [] })),
+  guides: project.guides.map(({ finish: _, ...guide }) => guide),
 });
 const plain = unfinished(landing);
 const road = unfinished(setRule(causeway(), { run: causeway().runs[1].id }, { kind: 'onePiece' }));
