@@ -124,7 +124,7 @@ await picture('dressing', async (page) => {
   await choose(page, 'Driftwood');
   await page.getByRole('button', { name: /^6\s*Dressing/ }).click();
   await page.getByRole('button', { name: /^Moss on the log/ }).click();
-  for (let i = 0; i < 2; i++) await page.mouse.wheel(0, -100);
+  await page.mouse.move(700, 600);
 });
 await picture('compare', async (page) => {
   await page.getByRole('button', { name: 'Hold this state to compare' }).click();

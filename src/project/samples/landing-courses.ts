@@ -42,7 +42,9 @@ function beaconStair(): SetParts {
   const coarser = (segment: Segment): Segment => {
     const { source } = segment;
     const isTurned = source.from === 'maker' && source.spec.kind === 'baluster';
-    return isTurned ? { ...segment, source: { ...source, spec: { ...source.spec, smooth: 0.002 } as MakerSpec } } : segment;
+    return isTurned
+      ? { ...segment, source: { ...source, spec: { ...source.spec, smooth: 0.002 } as MakerSpec } }
+      : segment;
   };
   return { ...parts, segments: parts.segments.map(coarser) };
 }
