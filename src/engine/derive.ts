@@ -163,8 +163,8 @@ export class Deriver {
     const pieces = coursePieces(readies);
     const lies = alignedBy(prepared.box, course, gauge);
     const { fit } = course;
-    const rest = ground && course.align.height !== 'own' ? restingOn(ground, course, gauge) : 0;
-    const beside = besideShape(shape, course.height + lies.up + rest, course.side + lies.side);
+    const aligned = besideShape(shape, course.height + lies.up, lies.side);
+    const beside = ground ? restingOn(aligned, ground, course, gauge) : besideShape(aligned, 0, course.side);
     const own = fit.kind === 'strewn' && ground ? ground.shape : beside;
     const passes = passesOf(motion);
     const bodies = [pieces.segment, ...pieces.others].map(({ length }) => length);

@@ -17,6 +17,7 @@ import { unwrap } from '../core/testing/runs';
 import { readMesh } from '../formats/registry';
 import { setCoat } from '../project/commands/dressing';
 import { setMotion } from '../project/commands/motion';
+import { setStep } from '../project/commands/runs';
 import { addCourse } from '../project/commands/courses';
 import { FINISH_DEFAULTS, JOB_DEFAULTS, PLAIN_FINISH } from '../project/defaults';
 import { assetIdsOf, emptyProject, type Path, type Project } from '../project/schema';
@@ -102,6 +103,25 @@ describe('what stands on a run', () => {
       // The kerb lies square to the climbing road; 32-bit places count from the node, not from the world.
       const along = foot.x - FAR + kerb * Math.sin(climb);
       expect(Math.abs(foot.y - (3 + along * Math.tan(climb) + kerb * Math.cos(climb)))).toBeLessThan(0.002);
+    }
+  });
+
+  it('stays on a run that thins: nearer to the path, and smaller, as that is', async () => {
+    const bar = runOf('plank', { length: 1, width: 0.8, thickness: 0.4 }, straight([0, 0, 0], [10, 0, 0]));
+    const keys = [{ station: 0, value: 1 }, { station: 10, value: 0.25 }]; // prettier-ignore
+    const lane = { blend: 'straight', keys } as const;
+    const thinning = setStep(bar, 'r', 'shape', { lanes: { gaugeUp: lane, gaugeSide: lane } });
+    const objects = await sceneOf(await bytesOf(dressed(thinning, 'cleat', { side: 0.3 })));
+    const cleats = objects.filter((object) => object instanceof InstancedMesh);
+    const feet = cleats.flatMap((object) => {
+      const { boundingBox } = (object.geometry.computeBoundingBox(), object.geometry);
+      return placesOf(object, new Vector3((boundingBox!.min.x + boundingBox!.max.x) / 2, 0, 0));
+    });
+    expect(feet.length).toBeGreaterThan(3);
+    for (const { x, y, z } of feet) {
+      const gauge = 1 - 0.075 * x;
+      expect(y).toBeCloseTo(0.4 * gauge, 3);
+      expect(z).toBeCloseTo(0.3 * gauge, 3);
     }
   });
 

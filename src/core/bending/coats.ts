@@ -14,14 +14,14 @@ export const hasCoats = ({ parts }: Pick<Mesh, 'parts'>): boolean => parts.some(
  * Writes how much of a piece's vertices its coats cover into the opacity of colours, four numbers a vertex from `base` on: as the piece lies in the
  * finished run, so that coats do not crawl while it moves. Materials without a coat take no notice of that opacity.
  */
-export function fillCoats(colours: Float32Array, base: number, { form, shape, laid }: PosedPiece, fit: FitSpec): void {
+export function fillCoats(colours: Float32Array, base: number, { form, atRest, laid }: PosedPiece, fit: FitSpec): void {
   const { mesh } = form;
   const { station, factor, worn, placement, pins, strewn } = laid;
   const place = { station, factor, scale: 1, natural: worn.length, overlap: placement.overlap, pins, strewn };
   const positions = new Float32Array(mesh.positions.length);
   const normals = new Float32Array(mesh.positions.length);
-  bendRows(positions, normals, 0, form, buildRows(fit, form, { ...shape, ride: undefined }, place));
-  const [ox, oy, oz] = shape.table.origin;
+  bendRows(positions, normals, 0, form, buildRows(fit, form, atRest, place));
+  const [ox, oy, oz] = atRest.table.origin;
   for (const { coat, start, count } of mesh.parts) {
     if (!coat) continue;
     const done = new Set<number>();

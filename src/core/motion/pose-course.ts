@@ -19,6 +19,8 @@ export interface PosedPiece {
   readonly place: Place;
   /** The run's, moved as far as this piece is. */
   readonly shape: Shape;
+  /** The same in the finished run. */
+  readonly atRest: Shape;
   /** Where it lies in the finished run. */
   readonly laid: WornPiece;
   /** Absent = the segment's own. */
@@ -73,7 +75,7 @@ function finishedCourse({ pieces }: LaidCourse, { shape, fit, variation }: PoseI
     vertexCount += form.mesh.positions.length / 3;
     const place = { station, factor, scale: 1, natural: worn.length, overlap, pins, strewn };
     const own = up === 0 && side === 0 ? shape : besideShape(shape, up, side);
-    posed.push({ form, place, shape: own, laid, look: lookOf(piece) });
+    posed.push({ form, place, shape: own, atRest: own, laid, look: lookOf(piece) });
   }
   return { fit, pieces: posed, vertexCount };
 }
@@ -111,7 +113,16 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
       const onPins = scale === 1 && arrival.size === 1 && arrival.along === 0 && shift === 0 ? pins : undefined;
       const beside = besideShape(shapeAt(shift + arrival.along), placement.up + arrival.up, placement.side);
       const shaped = thickened(beside, arrival.size);
-      return [{ form, laid: piece, look, shape: shaped, place: { pins: onPins, ...own } }];
+      return [
+        {
+          form,
+          laid: piece,
+          look,
+          shape: shaped,
+          atRest: besideShape(shape, placement.up, placement.side),
+          place: { pins: onPins, ...own },
+        },
+      ];
     });
   });
   return { fit, pieces: posed, vertexCount };

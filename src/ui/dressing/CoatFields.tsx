@@ -1,6 +1,6 @@
 'use client';
 
-import { Box } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
 import { MASKS, maskOf, type MaskName } from '../../core/mesh/mask-registry';
 import type { CoatSpec } from '../../core/segment/finish/finish-spec';
@@ -11,7 +11,7 @@ import { KindFields } from '../fields/KindFields';
 import { PlainFinishFields } from '../fields/PlainFinishFields';
 import { finishAsBrought } from '../segment/finish-as-brought';
 import { ImageButton } from '../segment/ImageButton';
-import { useEdit } from '../state/app-context';
+import { useApp, useEdit } from '../state/app-context';
 import { partNames, partsShown } from './part-names';
 import type { StepProps } from '../ticket/step-props';
 
@@ -21,6 +21,7 @@ const MOSS = { ...PLAIN_FINISH, colour: '#5d7a3a', roughness: 1 };
 /** A second finish over a part of a segment, where a mask says. */
 export function CoatFields({ segment, result }: Pick<StepProps, 'segment' | 'result'>) {
   const edit = useEdit();
+  const { tell } = useApp();
   const [chosen, setChosen] = useState<string>();
   if (!result) return null;
   const parts = partsShown(result);
@@ -57,16 +58,26 @@ export function CoatFields({ segment, result }: Pick<StepProps, 'segment' | 'res
             initial={maskOf(coat.mask).defaults}
             onChange={(mask) => put({ ...coat, mask })}
           />
+          {coat.mask.kind === 'map' && coat.mask.asset !== null && (
+            <Typography variant="body2" color="text.secondary" noWrap>
+              It lies where {coat.mask.fileName} is light.
+            </Typography>
+          )}
           {coat.mask.kind === 'map' && (
             <ImageButton
               onBrought={(image) => {
                 if (image.from !== 'image') return;
-                const { asset, fileName } = image;
+                const { asset, fileName, mime } = image;
+                if (mime !== 'image/png') return tell.problems([{ code: 'image.not-png', path: [], facts: {} }]);
                 put({ ...coat, mask: { kind: 'map', asset, fileName } });
               }}
             />
           )}
-          <PlainFinishFields finish={coat.finish} onChange={(next) => put({ ...coat, finish: next })} />
+          <PlainFinishFields
+            finish={coat.finish}
+            hasImage={coat.mask.kind === 'map'}
+            onChange={(next) => put({ ...coat, finish: next })}
+          />
         </>
       )}
     </Box>

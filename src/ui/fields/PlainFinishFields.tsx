@@ -11,12 +11,14 @@ import { NumberField } from './NumberField';
 const REPEAT = 1.5;
 const CONTRAST = 0.45;
 
-/** How something looks that has no parts. */
+/** How something looks that has no parts; with an image of its own it has no pattern beside that. */
 export function PlainFinishFields({
   finish,
+  hasImage = false,
   onChange,
 }: {
   finish: PlainFinish;
+  hasImage?: boolean;
   onChange: (next: PlainFinish) => void;
 }) {
   const { texture } = finish;
@@ -47,8 +49,8 @@ export function PlainFinishFields({
         initial={PLAIN_FINISH.roughness}
         onChange={(roughness) => put({ roughness })}
       />
-      <ChoiceField label="Pattern" value={kind} choices={kinds} onChange={choose} />
-      {texture && (
+      {!hasImage && <ChoiceField label="Pattern" value={kind} choices={kinds} onChange={choose} />}
+      {(texture ?? hasImage) && (
         <NumberField
           label="One repeat is"
           quantity="length"
