@@ -48,6 +48,7 @@ export function SnapButton() {
                 min={-100}
                 max={100}
                 value={snapping.clearance}
+                initial={0}
                 onChange={(clearance) => put({ clearance })}
               />
             )}
@@ -64,6 +65,7 @@ export function SnapButton() {
                 min={0.001}
                 max={1000}
                 value={snapping.grid}
+                initial={GRID}
                 onChange={(grid) => put({ grid })}
               />
             )}

@@ -63,6 +63,7 @@ export function MovingExport({ work, onClose }: { work: Work; onClose: () => voi
               min={2}
               max={MOST_OF_MANNER}
               value={most[how]}
+              initial={MANNER_DEFAULTS[how]}
               onChange={(value) => setMost({ ...most, [how]: Math.round(value) })}
             />
           ) : (

@@ -9,7 +9,7 @@ import { OptionCards, type Option } from '../fields/OptionCards';
 import { SwitchField } from '../fields/SwitchField';
 import { whole } from '../format';
 import { useProject } from '../state/app-context';
-import { fittedSize, SizeFields, type PictureSize } from './SizeFields';
+import { fittedSize, SIZE_DEFAULTS, SizeFields, type PictureSize } from './SizeFields';
 import { useExport } from './use-export';
 import { usePictures } from './use-pictures';
 import { useSequence } from './use-sequence';
@@ -25,15 +25,18 @@ const CARDS: readonly Option<PictureKind>[] = [
   { value: 'zip', label: 'A picture a frame, zipped', consequence: 'PNG, by number' },
 ];
 
+/** Seconds that one turn round the scene takes to begin with. */
+const TURN_SECONDS = 6;
+
 /** Pictures of the bent view as it is looked at now. */
 export function PictureExport({ work, onClose }: { work: Work; onClose: () => void }) {
   const time = useProject((s) => s.project.time);
   const [rate, setRate] = useState(time.framesPerSecond);
   const range = rangeOf({ ...time, framesPerSecond: rate });
   const [kind, setKind] = useState<PictureKind>('still');
-  const [size, setSize] = useState<PictureSize>({ width: 1920, height: 1080 });
+  const [size, setSize] = useState<PictureSize>(SIZE_DEFAULTS);
   const [over, setOver] = useState<'time' | 'turn'>('time');
-  const [turnSeconds, setTurnSeconds] = useState(6);
+  const [turnSeconds, setTurnSeconds] = useState(TURN_SECONDS);
   const [isClear, setClear] = useState(false);
   const [guides, setGuides] = useState(false);
   const { savePicture } = useExport(work);
@@ -56,6 +59,7 @@ export function PictureExport({ work, onClose }: { work: Work; onClose: () => vo
               min={1}
               max={240}
               value={rate}
+              initial={time.framesPerSecond}
               onChange={setRate}
             />
           )}
@@ -78,6 +82,7 @@ export function PictureExport({ work, onClose }: { work: Work; onClose: () => vo
               min={0.5}
               max={600}
               value={turnSeconds}
+              initial={TURN_SECONDS}
               onChange={setTurnSeconds}
             />
           )}

@@ -32,6 +32,8 @@ export interface SizeFieldsProps {
   readonly onChange: (value: PictureSize) => void;
 }
 
+export const SIZE_DEFAULTS: PictureSize = { width: 1920, height: 1080 };
+
 /** A size that pictures of this many may have: even numbers of pixels, as films need. */
 export function fittedSize({ width, height }: PictureSize, isOne: boolean): PictureSize {
   const fitted = (side: number) => Math.min(Math.round(side / 2) * 2, isOne ? MOST : MOST_OF_MANY);
@@ -61,12 +63,14 @@ export function SizeFields({ isOne, value, onChange }: SizeFieldsProps) {
             label="Wide"
             {...side}
             value={width}
+            initial={SIZE_DEFAULTS.width}
             onChange={(wide) => onChange(fittedSize({ width: wide, height }, isOne))}
           />
           <NumberField
             label="High"
             {...side}
             value={height}
+            initial={SIZE_DEFAULTS.height}
             onChange={(high) => onChange(fittedSize({ width, height: high }, isOne))}
           />
         </>

@@ -83,6 +83,7 @@ export function GuideFields({ guide }: { guide: Guide }) {
             min={0}
             max={1000}
             value={clearance}
+            initial={CLEARANCE}
             onChange={(value) => put({ clearance: value })}
           />
         )}

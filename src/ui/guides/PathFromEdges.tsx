@@ -17,6 +17,9 @@ import { useNewRun } from '../state/use-new-run';
 /** A traced edge keeps to the mesh's within this share of its length. */
 const TRACE_SHARE = 1 / 5000;
 
+/** Radians: edges that turn by more are shown to begin with. */
+const SHARP = Math.PI / 6;
+
 /** The guide's sharp and open edges as chains: pointing shows one, a click makes it the selected run's path. */
 export function PathFromEdges({ guide }: { guide: Guide }) {
   const [isOpen, setOpen] = useState(false);
@@ -48,7 +51,7 @@ function Chains({ guide }: { guide: Guide }) {
   const [picked, setPicked] = useState<readonly number[]>([]);
   const set = useSet();
   const ask = useAsk();
-  const [sharp, setSharp] = useState(Math.PI / 6);
+  const [sharp, setSharp] = useState(SHARP);
   const [chains, setChains] = useState<readonly EdgeChain[]>();
   useEffect(() => {
     let isLive = true;
@@ -93,6 +96,7 @@ function Chains({ guide }: { guide: Guide }) {
         min={0.01}
         max={Math.PI}
         value={sharp}
+        initial={SHARP}
         onChange={setSharp}
       />
       {chains?.length === 0 && (

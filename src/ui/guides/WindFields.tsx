@@ -8,13 +8,16 @@ import { NumberField } from '../fields/NumberField';
 import { useEdit, useRun, useSet } from '../state/app-context';
 import { useAsk } from '../state/use-ask';
 
+/** How a winding begins: whole turns, metres, radians. */
+const WINDING = { turns: 3, from: 0.1, rise: 2, startAngle: 0, clearance: 0.02 };
+
 /** Winds the selected run's path round the guide: evenly spaced points with turns, rise and clearance. */
 export function WindFields({ guide }: { guide: Guide }) {
   const run = useRun();
   const edit = useEdit();
   const set = useSet();
   const ask = useAsk();
-  const [winding, setWinding] = useState({ turns: 3, from: 0.1, rise: 2, startAngle: 0, clearance: 0.02 });
+  const [winding, setWinding] = useState(WINDING);
   if (!run) return null;
   const field = (key: keyof typeof winding, label: string, quantity: 'length' | 'plain' | 'angle', step: number) => (
     <NumberField
@@ -24,6 +27,7 @@ export function WindFields({ guide }: { guide: Guide }) {
       min={-1e4}
       max={1e4}
       value={winding[key]}
+      initial={WINDING[key]}
       onChange={(value) => setWinding({ ...winding, [key]: value })}
     />
   );

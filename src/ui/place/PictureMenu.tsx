@@ -18,6 +18,8 @@ import { PICTURE_NAMES, PICTURES } from './pictures';
 
 const SAND: PlainFinish = { ...PLAIN_FINISH, colour: '#b8a988', repeat: 4, texture: { from: 'pattern', pattern: 'sand', seed: 1, contrast: 0.4 } }; // prettier-ignore
 const MIST = 200;
+/** Metres: the level of water to begin with. */
+const WATER = -0.2;
 
 /** How the view is drawn, and in what light and place. */
 export function PictureMenu() {
@@ -91,7 +93,7 @@ export function PictureMenu() {
               />
               {
                 mist !== null &&
-            <NumberField label="Half is lost at" quantity="length" step={5} min={1} max={1e6} value={mist} onChange={(next) => put({ mist: next })} /> // prettier-ignore
+            <NumberField label="Half is lost at" quantity="length" step={5} min={1} max={1e6} value={mist} initial={MIST} onChange={(next) => put({ mist: next })} /> // prettier-ignore
               }
             </Fold>
             <Fold title="Ground" summary={ground ? ground.colour : 'plain'}>
@@ -108,17 +110,23 @@ export function PictureMenu() {
               />
               {
                 groundHeight !== null &&
-            <NumberField label="Height" {...heights} value={groundHeight} onChange={(next) => put({ groundHeight: next })} /> // prettier-ignore
+            <NumberField label="Height" {...heights} value={groundHeight} initial={0} onChange={(next) => put({ groundHeight: next })} /> // prettier-ignore
               }
             </Fold>
             <Fold title="Water" summary={water === null ? 'none' : `at ${quantityText(water, 'length')}`}>
               <SwitchField
                 label="There is water"
                 value={water !== null}
-                onChange={(on) => put({ water: on ? -0.2 : null })}
+                onChange={(on) => put({ water: on ? WATER : null })}
               />
               {water !== null && (
-                <NumberField label="Level" {...heights} value={water} onChange={(next) => put({ water: next })} />
+                <NumberField
+                  label="Level"
+                  {...heights}
+                  value={water}
+                  initial={WATER}
+                  onChange={(next) => put({ water: next })}
+                />
               )}
             </Fold>
           </Box>

@@ -1,5 +1,6 @@
 'use client';
 
+import { PREPARE_DEFAULTS } from '../../core/segment/segment-spec';
 import { CLEAN_DEFAULTS } from '../../core/mesh/clean/clean-spec';
 import { Box, Typography } from '@mui/material';
 import type { MeshFigures } from '../../core/mesh/clean/figures';
@@ -21,6 +22,11 @@ const ROWS: readonly { readonly key: keyof MeshFigures; readonly label: string }
 ];
 
 const said = (value: number | boolean): string => (typeof value === 'number' ? whole(value) : value ? 'yes' : 'no');
+
+/** Radians: edges that turn by more stay sharp to begin with. */
+const CREASE = 50 * DEGREE;
+/** Metres within which vertices of a segment so long count as one to begin with. */
+const weldOf = (length = 1): number => Math.max(length * 1e-5, 1e-6);
 
 /** Cleaning, with figures before and after. */
 export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
@@ -66,7 +72,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
         <SwitchField
           label="Weld doubled vertices"
           value={clean.weld !== null}
-          onChange={(on) => set({ weld: on ? Math.max((view?.length ?? 1) * 1e-5, 1e-6) : null })}
+          onChange={(on) => set({ weld: on ? weldOf(view?.length) : null })}
         />
         {clean.weld !== null && (
           <NumberField
@@ -76,6 +82,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
             min={0}
             max={10}
             value={clean.weld}
+            initial={weldOf(view?.length)}
 
             onChange={(weld) => set({ weld })}
           />
@@ -114,7 +121,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
         <SwitchField
           label="Compute normals anew"
           value={clean.crease !== null}
-          onChange={(on) => set({ crease: on ? 50 * DEGREE : null })}
+          onChange={(on) => set({ crease: on ? CREASE : null })}
         />
         {clean.crease !== null && (
           <NumberField
@@ -124,6 +131,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
             min={0}
             max={Math.PI}
             value={clean.crease}
+            initial={CREASE}
             onChange={(crease) => set({ crease })}
           />
         )}
@@ -144,6 +152,7 @@ export function CleanFields({ prepare, view, onChange }: PrepareFieldsProps) {
           min={0}
           max={100}
           value={seams}
+          initial={PREPARE_DEFAULTS.seams}
           onChange={(value) => onChange({ seams: value })}
         />
       </Box>

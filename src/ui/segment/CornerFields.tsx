@@ -50,6 +50,7 @@ export function CornerFields({ spec, isTurned, corner, onChange, onDelete }: Cor
           min={-Math.PI}
           max={Math.PI}
           value={toAngle(bulge)}
+          initial={0}
           onChange={(angle) => onChange(changeCorner(spec, corner, { bulge: Math.tan(angle / 4) }))}
         />
       )}

@@ -73,6 +73,7 @@ export function FinishFields({ segment, view }: PrepareFieldsProps) {
             of={[...keys, field]}
             {...shares}
             value={finish[field]}
+            initial={finishAsBrought(view.surface, view.parts, part)[field]}
             onChange={(value) => put({ [field]: value })}
           />
         ))}

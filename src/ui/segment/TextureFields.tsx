@@ -1,5 +1,6 @@
 'use client';
 
+import { FINISH_DEFAULTS } from '../../project/defaults';
 import type { FinishSpec, TextureSpec } from '../../core/segment/finish/finish-spec';
 import type { Address } from '../../project/keys/address';
 import { ChoiceField } from '../fields/ChoiceField';
@@ -61,6 +62,7 @@ export function TextureFields({ finish, texture, keys, onChange }: TextureFields
         min={1e-4}
         max={1e4}
         value={finish.repeat}
+        initial={FINISH_DEFAULTS.repeat}
         onChange={(repeat) => onChange({ repeat })}
       />
       <ChoiceField

@@ -85,6 +85,7 @@ export function ZoneFields(props: PrepareFieldsProps) {
           min={0}
           max={length}
           value={head}
+          initial={0}
           onChange={(value) => onChange({ head: value })}
         />
         <NumberField
@@ -94,6 +95,7 @@ export function ZoneFields(props: PrepareFieldsProps) {
           min={0}
           max={length}
           value={tail}
+          initial={0}
           onChange={(value) => onChange({ tail: value })}
         />
         <Typography variant="body2" color="text.secondary">

@@ -39,7 +39,7 @@ export function LaneKeyFields({ run, length, reach, chosen }: LaneKeyFieldsProps
   const [first] = chosen;
   const lane = laneOf(run, first.lane)!;
   const key = keyAt(lane, first.station)!;
-  const { label, quantity = 'plain', step = 0.1, min = -1e4 } = laneKind(first.lane);
+  const { label, quantity = 'plain', step = 0.1, min = -1e4, neutral } = laneKind(first.lane);
   const isOne = chosen.length === 1;
   const station = toStation(lane, key.station, reach);
   const move = (to: number, value?: number) =>
@@ -98,6 +98,7 @@ export function LaneKeyFields({ run, length, reach, chosen }: LaneKeyFieldsProps
             min={min}
             max={1e4}
             value={key.value}
+            initial={neutral}
             onChange={(value) => move(station, value)}
           />
         </>

@@ -60,9 +60,16 @@ export function TimeMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: ()
             label="From"
             {...moment}
             value={played.from}
+            initial={0}
             onChange={(from) => put({ played: { ...played, from } })}
           />
-          <NumberField label="To" {...moment} value={played.to} onChange={(to) => put({ played: { ...played, to } })} />
+          <NumberField
+            label="To"
+            {...moment}
+            value={played.to}
+            initial={time.seconds}
+            onChange={(to) => put({ played: { ...played, to } })}
+          />
         </>
       )}
       {time.markers.map(({ at, name }, i) => (

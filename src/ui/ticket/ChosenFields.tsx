@@ -86,7 +86,14 @@ export function ChosenFields({ path }: { path: Path }) {
         onChange={setAxis}
       />
       <Row>
-        <NumberField label="Turn by" quantity="angle" step={Math.PI / 36} value={angle} onChange={setAngle} />
+        <NumberField
+          label="Turn by"
+          quantity="angle"
+          step={Math.PI / 36}
+          value={angle}
+          initial={0}
+          onChange={setAngle}
+        />
         <Button
           variant="outlined"
           color="secondary"
@@ -124,6 +131,7 @@ export function ChosenFields({ path }: { path: Path }) {
           min={-1000}
           max={1000}
           value={factor}
+          initial={1}
           onChange={setFactor}
         />
         <Button

@@ -71,6 +71,7 @@ export function LayingStep({ run, course, segment, path, result }: StepProps) {
               min={0}
               max={length}
               value={value}
+              initial={end === 'from' ? 0 : length}
               onChange={(station) => edit((project) => setReach(project, run.id, end, station, length))}
             />
           );

@@ -70,6 +70,7 @@ export function MotionStep({ run, result }: StepProps) {
               min={reach?.from ?? 0}
               max={reach?.to ?? 1e6}
               value={station}
+              initial={reach?.from ?? 0}
               onChange={(next) => change({ station: next })}
             />
           )}

@@ -37,6 +37,7 @@ export function PathNumbers({ path, view, onShape }: PathNumbersProps) {
             of={['paths', path.id, 'curve', 'numbers', field.key]}
             {...shownAs(field)}
             value={fieldValue(curve, field)}
+            initial={field.initial}
             onChange={(value) => edit((project) => setNumber(project, path.id, field.key, value))}
           />
         ))}

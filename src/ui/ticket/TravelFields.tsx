@@ -45,6 +45,7 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
           min={-1e5}
           max={1e5}
           value={Number(((speed * count) / round.length).toPrecision(9))}
+          initial={0}
           onChange={(pieces) => put((pieces * round.length) / count)}
         />
       )}

@@ -47,6 +47,7 @@ export function TwistFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
         min={-1e4}
         max={1e4}
         value={roll + WHOLE * turns}
+        initial={roll}
         onChange={(end) => lie({ turns: (end - roll) / WHOLE })}
       />
       <NumberField
@@ -56,6 +57,7 @@ export function TwistFields({ run, result }: Pick<StepProps, 'run' | 'result'>) 
         min={-1e4}
         max={1e4}
         value={(WHOLE * turns) / length}
+        initial={0}
         onChange={(perMetre) => lie({ turns: (perMetre * length) / WHOLE })}
       />
       <Typography variant="body2" color="text.secondary">

@@ -38,6 +38,7 @@ export function WaitFields({ run: { id, motion } }: { run: Run }) {
           min={0}
           max={other?.path.length ?? 1e6}
           value={after.station}
+          initial={0}
           onChange={(station) => wait({ ...after, station })}
         />
       )}

@@ -35,6 +35,7 @@ export function WheelTurn({ run: { id, path, motion } }: { run: Run }) {
         min={-1e5}
         max={1e5}
         value={Number(((motion.speed * 60) / perTurn).toPrecision(9))}
+        initial={0}
         onChange={(turns) => put({ speed: (turns * perTurn) / 60 })}
       />
       <NumberField
@@ -45,6 +46,7 @@ export function WheelTurn({ run: { id, path, motion } }: { run: Run }) {
         min={-1e6}
         max={1e6}
         value={Number((motion.shift / (radius * way)).toPrecision(12))}
+        initial={0}
         onChange={(angle) => put({ shift: angle * radius * way })}
       />
     </>
