@@ -5,7 +5,8 @@ export interface Dressing extends Pick<CourseJob, 'fit' | 'align'> {
   readonly id: string;
 }
 
-const restsOn = ({ fit, align: { height } }: Dressing): boolean =>
+/** Whether a course lies on another one: nothing lies on it, then. */
+export const restsOn = ({ fit, align: { height } }: Pick<Dressing, 'fit' | 'align'>): boolean =>
   fit.kind === 'strewn' || height === 'surface' || height === 'under';
 
 /** Which of a run's courses another one lies on: the one that it names, or the first that lies on none; -1 = none, or it lies on the path. */

@@ -2,7 +2,7 @@
 
 import { Button } from '@mui/material';
 import { useStore } from 'zustand';
-import { groundOf } from '../../core/dressing/ground-of';
+import { groundOf, restsOn } from '../../core/dressing/ground-of';
 import type { FitSpec } from '../../core/layout/fit-registry';
 import { courseName } from '../../project/commands/courses';
 import { setCourse } from '../../project/commands/runs';
@@ -26,7 +26,7 @@ export function StrewnFields({ run, course }: { run: Run; course: Course }) {
   const put = (next: FitSpec) => edit((before) => setCourse(before, { run: run.id, course: course.id }, { fit: next }));
   const { part = '', ...all } = fit;
   const parts = laid ? partNames(laid) : [];
-  const grounds = run.courses.filter((own) => own.fit.kind !== 'strewn');
+  const grounds = run.courses.filter((own) => !restsOn(own));
   return (
     <>
       {grounds.length > 1 && (

@@ -23,6 +23,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange 
         value={value}
         labelId={id}
         size="small"
+        displayEmpty
         onChange={(event) => onChange(event.target.value as T)}
         renderValue={(chosen) => choices.find((choice) => choice.value === chosen)?.label}
         sx={{ fontSize: 13, height: 30 }}

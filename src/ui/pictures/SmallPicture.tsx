@@ -15,6 +15,9 @@ export interface SmallPictureProps {
   readonly height: number;
 }
 
+/** Lighter than the view's own ground, so that dark things stand out. */
+const BEHIND_DARK = '#56616a';
+
 /** A small picture of what a project lays, worked out when it is first shown. */
 export function SmallPicture({ project, name, width, height }: SmallPictureProps) {
   const { baker, pictures } = useApp();
@@ -41,10 +44,10 @@ export function SmallPicture({ project, name, width, height }: SmallPictureProps
   }, [picture]);
   return (
     <Box
-      sx={{
-        ...{ width, height, flexShrink: 0, borderRadius: 1, overflow: 'hidden' },
-        bgcolor: (t) => t.vars!.palette.tokens.ground,
-      }}
+      sx={[
+        { width, height, flexShrink: 0, borderRadius: 1, overflow: 'hidden' },
+        (t) => ({ bgcolor: t.vars!.palette.tokens.ground, ...t.applyStyles('dark', { bgcolor: BEHIND_DARK }) }),
+      ]}
     >
       {picture && (
         <canvas ref={canvas} aria-hidden width={picture.width} height={picture.height} style={{ width, height }} />

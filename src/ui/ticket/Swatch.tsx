@@ -18,7 +18,7 @@ export function Swatch({ course, width = 20 }: { course: CourseResult | undefine
         borderRadius: '3px',
         bgcolor: colour ? toHex(colour) : 'var(--mui-palette-divider)',
         flexShrink: 0,
-        border: '1px solid rgb(0 0 0 / 0.15)',
+        border: '1px solid color-mix(in srgb, currentColor 30%, transparent)',
       }}
     />
   );
