@@ -3,7 +3,7 @@ import { ROW_FACTOR, ROW_GAUGE, ROW_STRIDE } from '../../segment/pieces/rows';
 import { makeSegmentMesh, maker, type MakerSpec } from '../../segment/registry';
 import { pathOf } from '../../testing/curves';
 import { compiled, prepared, shapeOf, tableOf } from '../../testing/runs';
-import { buildRows, type FitSpec } from '../fit-registry';
+import { buildRows } from '../fit-registry';
 import type { Strewn } from '../place';
 import { strewn as fit } from './strewn';
 
@@ -16,7 +16,7 @@ function laid(change: object = {}, turns: Partial<Strewn> = {}, size = 1) {
   const standOn = () => ({ position: [4, 1, 2], normal: SLANTED, forward: [1, 0, 0] }) as const;
   const strewn: Strewn = { standOn, spin: 0, tilt: 0, towards: 0, ...turns };
   const place = { station: 4 - (STONE.length * size) / 2, factor: size, scale: 1, natural: STONE.length, overlap: 0, strewn }; // prettier-ignore
-  const { frames } = buildRows({ ...fit.defaults, ...change } as FitSpec, STONE, SHAPE, place);
+  const { frames } = buildRows({ ...fit.defaults, ...change }, STONE, SHAPE, place);
   const vector = (row: number, k: number): Vec3 => [0, 1, 2].map((c) => frames[row * ROW_STRIDE + k + c]) as unknown as Vec3; // prettier-ignore
   const last = frames.length / ROW_STRIDE - 1;
   const [ahead, up, side] = [vector(0, 3), vector(0, 6), vector(0, 9)];
@@ -68,7 +68,7 @@ describe('a strewn thing', () => {
 
   it('lies on the path where there is no surface', () => {
     const place = { station: 3, factor: 1, scale: 1, natural: STONE.length, overlap: 0 };
-    const { frames } = buildRows(fit.defaults as FitSpec, STONE, SHAPE, place);
+    const { frames } = buildRows(fit.defaults, STONE, SHAPE, place);
     expect(frames[0]).toBeCloseTo(3, 6);
     expect(frames[7]).toBeCloseTo(1, 12);
   });
