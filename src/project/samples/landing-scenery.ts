@@ -20,7 +20,7 @@ export const LANDING_PLACE: PlaceSpec = {
 export const LANDING_CAMERAS: readonly SavedCamera[] = [
   { id: 'from-the-shore', name: 'The shore', position: [-52, 9, 42], target: [-6, 0, 2] },
   { id: 'landing-stage', name: 'The landing stage', position: [60.5, 4.6, 21], target: [47, 0.9, 3] },
-  { id: 'beacon', name: 'Beacon', position: [10.5, 5.2, -13.5], target: [20, 2.6, -26] },
+  { id: 'beacon', name: 'Beacon', position: [8.9, 5.2, -11.4], target: [20, 3.4, -26] },
   { id: 'hut-and-mast', name: 'Hut and mast', position: [30.5, 4.4, 4.5], target: [38, 2.5, -8.5] },
   { id: 'fire-pit', name: 'Fire pit', position: [28.5, 4.6, -30.5], target: [21.4, 1.2, -35.2] },
   { id: 'fence', name: 'Shore fence', position: [-34, 3.6, 41.5], target: [-25.5, 0.6, 31] },

@@ -104,7 +104,13 @@ export function BentView() {
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
       <Box
         data-overlay
-        sx={{ position: 'absolute', inset: 0, pointerEvents: 'none', display: isResultOnly ? 'none' : 'block' }}
+        sx={{
+          position: 'absolute',
+          inset: 0,
+          isolation: 'isolate',
+          pointerEvents: 'none',
+          display: isResultOnly ? 'none' : 'block',
+        }}
       >
         <ScenePolyline viewport={viewport} places={stroke.length > 0 ? stroke : hint} />
         <PieceMark viewport={viewport} />

@@ -5,7 +5,7 @@ import type { Material, Mesh } from 'three';
 import { useTheme } from '@mui/material/styles';
 import { useColorScheme } from '@mui/material/styles';
 import { useEffect } from 'react';
-import { AS_GROUND, FOR_WORK } from '../pictures/take-picture';
+import { AS_GROUND, FOR_WORK } from '../pictures/in-pictures';
 import { TOKENS } from '../tokens';
 import type { Sphere } from './scene-box';
 import { useGridCell } from './use-grid-cell';

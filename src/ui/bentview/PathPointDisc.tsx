@@ -75,6 +75,7 @@ export function PathPointDisc({
           height: size,
           '& .holds': { visibility: isDragged ? 'visible' : 'hidden' },
           '&:hover .holds, &:focus-within .holds': { visibility: 'visible' },
+          '&:hover, &:focus-within': { zIndex: 1 }, // over the other discs, with what is said of it
         }}
       >
         <Box

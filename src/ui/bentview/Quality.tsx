@@ -7,6 +7,7 @@ import { Vector2, type Object3D, type WebGLRenderer, type WebGLRenderTarget } fr
 import { Numbers } from '../../core/math/numbers';
 import { useApp, usePicture, useResults, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
+import { MIRRORED } from '../place/mirror';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
 import { withQuickLooks } from './quick-looks';
@@ -96,6 +97,9 @@ export function Quality() {
     const drawn = share.current;
     const isSmooth = drawn === 1 && isFine;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
+    const isRested = isSmooth && isShown && !isPassing && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
+    // What water mirrors is drawn at rest, on a quick machine always.
+    if (isRested || (isSmooth && isShown && shareOfMoves.current === 1)) camera.layers.enable(MIRRORED);
     const isDraggingRuns = isDragging && moving.size > 0;
     const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
@@ -105,8 +109,8 @@ export function Quality() {
       else gl.render(scene, camera);
       still.dispose();
     }
+    camera.layers.disable(MIRRORED);
     if (isSmooth) {
-      const isRested = isShown && !isPassing && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
       const distance = camera.position.distanceTo(controls?.target ?? camera.position);
       const shade = isRested
         ? { texture: occlusion.draw(gl, scene, camera, smooth.current!, distance), camera: camera as Eye, distance }

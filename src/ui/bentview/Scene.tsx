@@ -8,7 +8,7 @@ import type { Run } from '../../project/schema';
 import { WipeContext } from '../compare/wipe';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { courseView, type ResultsState, type RunResult } from '../state/results-store';
-import { AS_GROUND, AS_GUIDE, FOR_WORK } from '../pictures/take-picture';
+import { AS_GROUND, AS_GUIDE, FOR_WORK } from '../pictures/in-pictures';
 import { PlaceGround } from '../place/PlaceGround';
 import { Sky } from '../place/Sky';
 import { usePlace } from '../place/use-place';

@@ -1,5 +1,7 @@
-import { Vector3, type Camera, type Object3D, type OrthographicCamera, type PerspectiveCamera } from 'three';
+import { Vector3, type Camera, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import { screenPicture } from '../bentview/screen-picture';
+import { MIRRORED } from '../place/mirror';
+import { hideFrom } from './in-pictures';
 import type { Sight } from './lens';
 
 export interface PictureSpec {
@@ -12,11 +14,6 @@ export interface PictureSpec {
   /** Radians by which the camera has gone round what it looks at. */
   readonly turn: number;
 }
-
-/** Marks what is for working only, and what shows where guides do or where there is a ground. */
-export const FOR_WORK = { shows: 'work' } as const;
-export const AS_GUIDE = { shows: 'guides' } as const;
-export const AS_GROUND = { shows: 'ground' } as const;
 
 /** Pixels of a side that is drawn in one go: larger pictures are put together. */
 const TILE = 2048;
@@ -35,7 +32,8 @@ export function takePicture({ gl, scene, camera, target }: Sight, spec: PictureS
     context.fillRect(0, 0, width, height);
   }
   const eye = turned(fitted(camera, width / height, gl.domElement.clientWidth / gl.domElement.clientHeight), target, spec.turn); // prettier-ignore
-  const hidden = hide(scene, spec);
+  eye.layers.enable(MIRRORED);
+  const hidden = hideFrom(scene, { guides: spec.guides, ground: behind !== undefined });
   const before = gl.getRenderTarget();
   const picture = screenPicture(Math.min(width, TILE), Math.min(height, TILE), true);
   try {
@@ -61,18 +59,6 @@ export function takePicture({ gl, scene, camera, target }: Sight, spec: PictureS
     for (const object of hidden) object.visible = true;
   }
   return canvas;
-}
-
-/** Hides what is not to be in the picture; gives what was hidden. */
-function hide(scene: Object3D, { guides, behind }: PictureSpec): readonly Object3D[] {
-  const hidden: Object3D[] = [];
-  scene.traverse((object) => {
-    const shows = object.userData.shows as string | undefined;
-    const isIn = shows === undefined || (shows === 'guides' && guides) || (shows === 'ground' && behind !== undefined);
-    if (!isIn && object.visible) hidden.push(object);
-  });
-  for (const object of hidden) object.visible = false;
-  return hidden;
 }
 
 type Eye = PerspectiveCamera | OrthographicCamera;

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { PlaneGeometry } from 'three';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
-import { AS_GROUND } from '../pictures/take-picture';
+import { AS_GROUND } from '../pictures/in-pictures';
 import type { Sphere } from '../bentview/scene-box';
 import { usePlainMaterial } from './use-plain-material';
 

@@ -3,7 +3,7 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { BackSide, Color, ShaderMaterial, Vector3 } from 'three';
-import { AS_GROUND } from '../pictures/take-picture';
+import { AS_GROUND } from '../pictures/in-pictures';
 import type { Sphere } from '../bentview/scene-box';
 import type { Place } from './use-place';
 
