@@ -24,6 +24,7 @@ const tiled = (colour: string, pattern: PatternName, repeat: number, contrast = 
   plain(colour, { texture: { from: 'pattern', pattern, seed: 2, contrast }, repeat, roughness: 0.95 });
 
 export const GRASS = tiled('#a3ab6f', 'grass', 2.2, 0.5);
+export const WOODS = tiled('#66764a', 'grass', 5, 0.7);
 export const MUD = tiled('#9a8b70', 'sand', 6, 0.45);
 export const WOOD = tiled('#a98f6d', 'planks', 1.2, 0.55);
 export const STONE = tiled('#b3aa98', 'stones', 1.6, 0.45);

@@ -1,7 +1,7 @@
 import type { GuideBodyName } from '../../core/guides/guide-spec';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
-import { GRASS, HULL, MUD, plain, RED, SLATE, STEEL, STONE, WHITE, WOOD } from './landing-finishes';
+import { GRASS, HULL, MUD, plain, RED, SLATE, STEEL, STONE, WHITE, WOOD, WOODS } from './landing-finishes';
 import type { PlaceSpec, SavedCamera } from '../place-spec';
 import type { Guide } from '../schema';
 
@@ -21,7 +21,7 @@ export const LANDING_CAMERAS: readonly SavedCamera[] = [
   { id: 'from-the-shore', name: 'The shore', position: [-52, 9, 42], target: [-6, 0, 2] },
   { id: 'landing-stage', name: 'The landing stage', position: [60.5, 4.6, 21], target: [47, 0.9, 3] },
   { id: 'beacon', name: 'Beacon', position: [8.9, 5.2, -11.4], target: [20, 3.4, -26] },
-  { id: 'hut-and-mast', name: 'Hut and mast', position: [30.5, 4.4, 4.5], target: [38, 2.5, -8.5] },
+  { id: 'hut-and-mast', name: 'Hut and mast', position: [29.4, 4.4, 6.4], target: [38, 3.2, -8.5] },
   { id: 'fire-pit', name: 'Fire pit', position: [28.5, 4.6, -30.5], target: [21.4, 1.2, -35.2] },
   { id: 'fence', name: 'Shore fence', position: [-34, 3.6, 41.5], target: [-25.5, 0.6, 31] },
 ];
@@ -67,6 +67,10 @@ const ALL: readonly Guide[] = [
   scenery('quay', 'Quay', 'mound', { x: 36, y: 1.66, z: 30, bank: 5, rough: 0.03, seed: 6 }, [38, BED, -9], GRASS),
   scenery('reeds', 'Mud bank', 'mound', { x: 26, y: 0.95, z: 13, bank: 6, rough: 0.06, seed: 9 }, [-12, BED, 2], GRASS),
   scenery('far-bank', 'Far bank', 'mound', { x: 150, y: 1.6, z: 40, bank: 12, rough: 0.2, seed: 12 }, [20, BED, -112], GRASS), // prettier-ignore
+  scenery('far-wood', 'Wood on the far bank', 'mound', { x: 46, y: 6, z: 12, bank: 5, rough: 1.4, seed: 31 }, [-8, 0, -114], WOODS), // prettier-ignore
+  scenery('far-barn', 'Barn', 'box', { x: 9, y: 3, z: 6 }, [52, 0.3, -110], RED, [0, 0.3, 0]),
+  scenery('far-barn-door', 'Door of the barn', 'box', { x: 2.6, y: 2.3, z: 0.12 }, [52.89, 0.3, -107.13], WHITE, [0, 0.3, 0]), // prettier-ignore
+  scenery('far-barn-roof', 'Roof of the barn', 'gable', { x: 10, y: 2.6, z: 7 }, [52, 3.3, -110], SLATE, [0, 0.3, 0]),
   scenery('mast-foot', 'Foot of the mast', 'box', { x: 0.7, y: 0.6, z: 0.7 }, [34, 0.48, -4], STONE),
   scenery('stage', 'Landing stage', 'stage', { x: 13, y: 2.15, z: 5 }, [47.2, BED, 4], WOOD),
   scenery('bollard', 'Bollard', 'post', { radius: 0.16, height: 0.8 }, [44.5, 1.05, 2.4], STEEL),
@@ -104,7 +108,7 @@ const ALL: readonly Guide[] = [
 
 /** What of it is listed together, by how its ids begin. */
 const FOLDERS: readonly (readonly [folder: string, ids: RegExp])[] = [
-  ['Land', /^(shore|fence-bank|point|quay|reeds|far-bank)$/],
+  ['Land', /^(shore|fence-bank|point|quay|reeds|far-.*)$/],
   ['Ticket hut', /^hut-/],
   ['Beacon', /^beacon-/],
   ['Pump house', /^pump-/],

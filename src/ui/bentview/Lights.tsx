@@ -62,12 +62,14 @@ export function Lights({ sphere, place }: { sphere: Sphere; place: Place }) {
         shadow-radius={isShown ? 4 : 3}
       />
       <primitive object={target} />
-      <directionalLight
-        color={light.sun}
-        intensity={light.rim}
-        position={[-towards[0], 0.35, -towards[2]]}
-        target={rimTarget}
-      />
+      {light.rim > 0 && (
+        <directionalLight
+          color={light.sun}
+          intensity={light.rim}
+          position={[-towards[0], 0.35, -towards[2]]}
+          target={rimTarget}
+        />
+      )}
       <primitive object={rimTarget} />
       <Surroundings light={light} />
     </>

@@ -1,19 +1,21 @@
 'use client';
 
+import { useColorScheme } from '@mui/material/styles';
 import { useFrame, useThree } from '@react-three/fiber';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
-import { Vector2, type Object3D, type WebGLRenderer, type WebGLRenderTarget } from 'three';
+import { Vector2, type Camera, type Object3D, type Scene, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
 import { useApp, usePicture, useResults, useSession } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
-import { MIRRORED } from '../place/mirror';
+import { askMirrors } from '../place/mirror';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
 import { withQuickLooks } from './quick-looks';
 import { screenPicture } from './screen-picture';
 import type { Eye } from './lens-change';
 import { Occlusion } from './occlusion';
+import { shadowKey } from './shadow-key';
 import { StillLayer } from './still-layer';
 import { useRest } from './use-rest';
 import { useMovingRuns } from './use-moving-runs';
@@ -23,7 +25,10 @@ const SLOW = 80;
 const QUICK = 30;
 const FINER = 1.25;
 /** Pixels of the picture per pixel of the page, at the least. */
-const COARSEST = 0.7;
+export const COARSEST = 0.7;
+/** Milliseconds without another picture until one is drawn that takes its time, and on a slow machine, which it would keep from what comes next. */
+const REST = 250;
+const REST_OF_SLOW = 700;
 /** Priority of the frame that draws. */
 const DRAWS = 1;
 
@@ -37,20 +42,22 @@ export function Quality() {
   const isRiding = useSession((s) => s.ride !== undefined && !s.ride.isHeld);
   const isFine = usePicture((s) => s.isFine);
   const isWorking = useResults((s) => s.busy.size > 0);
+  const hasRuns = useResults((s) => s.results.size > 0);
   const isMoving = isDragging || isTurned || isPlaying || isRiding;
   /** Another picture comes soon: this one is not looked at for long. */
   const isPassing = isMoving || isWorking;
-  const share = useRef(1);
-  const movesNow = useRef(false);
-  const shareOfMoves = useRef<number>(undefined);
+  const share = useRef(COARSEST);
+  const passesNow = useRef(false);
+  const shareInPassing = useRef<number>(undefined);
   const moving = useMovingRuns();
-  const { results: resultsStore } = useApp();
+  const { document, results: resultsStore } = useApp();
+  const { mode } = useColorScheme();
   const isMoved = ({ userData }: Object3D): boolean => userData.moves === true || moving.has(userData.run as string);
 
   useEffect(() => {
     if (!controls) return;
     const begin = () => {
-      share.current = shareOfMoves.current ?? 1; // with the very first picture
+      share.current = shareInPassing.current ?? 1; // with the very first picture
       setTurned(true);
     };
     const end = () => setTurned(false);
@@ -63,12 +70,16 @@ export function Quality() {
   }, [controls]);
 
   useEffect(() => {
-    movesNow.current = isMoving;
-    share.current = isPassing || !isFine ? (shareOfMoves.current ?? 1) : 1;
+    passesNow.current = isPassing;
+    // What comes first is seen sooner coarsely, whatever the machine.
+    share.current = isPassing || !isFine ? (shareInPassing.current ?? (isMoving ? 1 : COARSEST)) : 1;
     if (isPassing) return;
-    gl.shadowMap.needsUpdate = true;
+    gl.shadowMap.autoUpdate = true; // the lights look at it before the next picture
     invalidate();
   }, [gl, isFine, isMoving, isPassing, invalidate]);
+  useEffect(() => {
+    gl.shadowMap.needsUpdate = true;
+  }, [gl, isFine]);
 
   const [numbers] = useState(() => new Numbers());
   const [copy] = useState(() => new CopyPicture());
@@ -76,7 +87,8 @@ export function Quality() {
   const smooth = useRef<WebGLRenderTarget>(undefined);
   const isShown = usePicture((s) => s.picture) === 'show';
   const [occlusion] = useState(() => new Occlusion());
-  const rest = useRest(invalidate);
+  const rest = useRest();
+  const casts = useRef('');
   useEffect(() => () => occlusion.dispose(), [occlusion]);
   useEffect(
     () => () => {
@@ -87,21 +99,34 @@ export function Quality() {
     [copy, still],
   );
 
+  /** Shades the corners of the picture that was drawn last. */
+  const shade = (scene: Scene, camera: Camera) => {
+    if (!smooth.current || !occlusion.isReady(scene, camera, invalidate)) return;
+    const distance = camera.position.distanceTo(controls?.target ?? camera.position);
+    const texture = occlusion.draw(gl, scene, camera, smooth.current, distance);
+    gl.setRenderTarget(null);
+    copy.draw(gl, smooth.current, { texture, camera: camera as Eye, distance });
+  };
+
   // A priority of its own: from here on the picture is drawn here and nowhere else.
   useFrame(({ scene, camera }) => {
+    rest.stop();
     // Before the picture is drawn, so that it is not drawn once more for this.
     const wanted = Math.min(Math.max(window.devicePixelRatio, 1), 2) * share.current;
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
-    gl.shadowMap.autoUpdate = !isDragging && !isTurned && (share.current === 1 || !isMoving);
+    const areShadowsAnew = !isDragging && !isTurned && (share.current === 1 || !isMoving);
+    const casting = areShadowsAnew ? shadowKey(scene) : casts.current;
+    gl.shadowMap.autoUpdate = casting !== casts.current;
+    casts.current = casting;
     const drawn = share.current;
     const isSmooth = drawn === 1 && isFine;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
-    const isRested = isSmooth && isShown && !isPassing && rest.isNow() && occlusion.isReady(scene, camera, invalidate);
-    // What water mirrors is drawn at rest, on a quick machine always.
-    if (isRested || (isSmooth && isShown && shareOfMoves.current === 1)) camera.layers.enable(MIRRORED);
+    const { results } = resultsStore.getState();
+    if (isSmooth && isShown)
+      askMirrors(camera, [document.getState().stored, results].map((state) => numbers.of(state)).join() + mode + gl.info.memory.textures); // prettier-ignore
     const isDraggingRuns = isDragging && moving.size > 0;
-    const key = isDraggingRuns ? keyOf(resultsStore.getState().results, moving, numbers) : '';
+    const key = isDraggingRuns ? keyOf(results, moving, numbers) : '';
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
       // A slow machine draws the place plainly while something moves.
@@ -109,23 +134,22 @@ export function Quality() {
       else gl.render(scene, camera);
       still.dispose();
     }
-    camera.layers.disable(MIRRORED);
+    gl.shadowMap.autoUpdate = areShadowsAnew;
+    askMirrors(camera, undefined);
     if (isSmooth) {
-      const distance = camera.position.distanceTo(controls?.target ?? camera.position);
-      const shade = isRested
-        ? { texture: occlusion.draw(gl, scene, camera, smooth.current!, distance), camera: camera as Eye, distance }
-        : undefined;
       gl.setRenderTarget(null);
-      copy.draw(gl, smooth.current!, shade);
-      if (isShown && !isPassing && !isRested) rest.begin();
+      copy.draw(gl, smooth.current!);
     }
+    if (isSmooth && isShown && !isPassing)
+      rest.begin(shareInPassing.current === 1 ? REST : REST_OF_SLOW, () => shade(scene, camera));
     if (isKeptAnew) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
+      if (!hasRuns) return;
       // At rest a first guess only: with the shadows it takes longer.
-      if (isMoving) {
-        shareOfMoves.current = nextShare(drawn, took);
-        if (movesNow.current) share.current = shareOfMoves.current; // the last picture of a move is told of when all rests
-      } else shareOfMoves.current ??= nextShare(1, took);
+      if (isPassing) {
+        shareInPassing.current = nextShare(drawn, took);
+        if (passesNow.current) share.current = shareInPassing.current; // the last picture of a move is told of when all rests
+      } else shareInPassing.current ??= nextShare(drawn, took);
     });
   }, DRAWS);
   return null;

@@ -22,7 +22,7 @@ import { Ground } from './Ground';
 import { LensKeeper } from './LensKeeper';
 import { Lights } from './Lights';
 import { PathLine } from './PathLine';
-import { Quality } from './Quality';
+import { COARSEST, Quality } from './Quality';
 import { RideCamera } from './RideCamera';
 import { CourseMesh } from './CourseMesh';
 import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
@@ -104,7 +104,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       key={made}
       frameloop="demand"
       shadows="percentage"
-      dpr={[1, 2]}
+      dpr={COARSEST} // what is drawn first; Quality knows more
       gl={{ antialias: false, alpha: true, preserveDrawingBuffer: true }}
       aria-hidden
       style={{ position: 'absolute', inset: 0 }}

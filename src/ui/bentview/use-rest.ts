@@ -1,35 +1,22 @@
 import { useEffect, useState } from 'react';
 
-/** Milliseconds without another picture until one is drawn that takes its time. */
-const REST = 250;
-
+/** Waits until nothing has been drawn for a while. */
 export interface Rest {
-  /** The picture that is being drawn is the one for which it has waited. */
-  isNow(): boolean;
-  /** Waits for a rest from now on. */
-  begin(): void;
+  /** Does something after so many milliseconds, unless one waits anew or not at all any more. */
+  begin(milliseconds: number, act: () => void): void;
+  stop(): void;
 }
 
-/** Waits until nothing has been drawn for a moment, then asks for one more picture. */
-export function useRest(invalidate: () => void): Rest & { stop(): void } {
+export function useRest(): Rest {
   const [rest] = useState(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    let isDue = false;
+    const stop = () => clearTimeout(timer);
     return {
-      isNow() {
-        const was = isDue;
-        isDue = false;
-        clearTimeout(timer);
-        return was;
+      begin(milliseconds: number, act: () => void) {
+        stop();
+        timer = setTimeout(act, milliseconds);
       },
-      begin() {
-        clearTimeout(timer);
-        timer = setTimeout(() => {
-          isDue = true;
-          invalidate();
-        }, REST);
-      },
-      stop: () => clearTimeout(timer),
+      stop,
     };
   });
   useEffect(() => rest.stop, [rest]);

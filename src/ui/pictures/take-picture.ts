@@ -1,6 +1,6 @@
 import { Vector3, type Camera, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import { screenPicture } from '../bentview/screen-picture';
-import { MIRRORED } from '../place/mirror';
+import { askMirrors } from '../place/mirror';
 import { hideFrom } from './in-pictures';
 import type { Sight } from './lens';
 
@@ -32,7 +32,6 @@ export function takePicture({ gl, scene, camera, target }: Sight, spec: PictureS
     context.fillRect(0, 0, width, height);
   }
   const eye = turned(fitted(camera, width / height, gl.domElement.clientWidth / gl.domElement.clientHeight), target, spec.turn); // prettier-ignore
-  eye.layers.enable(MIRRORED);
   const hidden = hideFrom(scene, { guides: spec.guides, ground: behind !== undefined });
   const before = gl.getRenderTarget();
   const picture = screenPicture(Math.min(width, TILE), Math.min(height, TILE), true);
@@ -45,6 +44,7 @@ export function takePicture({ gl, scene, camera, target }: Sight, spec: PictureS
         eye.setViewOffset(width, height, x, y, w, h);
         eye.updateProjectionMatrix();
         gl.setRenderTarget(picture);
+        askMirrors(eye, `picture ${performance.now()}`);
         gl.render(scene, eye);
         const pixels = new Uint8Array(w * h * 4);
         gl.readRenderTargetPixels(picture, 0, 0, w, h, pixels);

@@ -14,7 +14,7 @@ import {
   type WebGLRenderer,
 } from 'three';
 import { FOR_WORK } from '../pictures/in-pictures';
-import { MIRRORED, mirrorOf } from './mirror';
+import { askMirrors, mirrorOf } from './mirror';
 
 const LEVEL = 1.5;
 
@@ -50,7 +50,7 @@ describe('a mirror', () => {
     const { mirror, camera, drawn, look, work, mirrors } = water();
     look();
     expect([drawn.length, mirrors()]).toEqual([0, 0]);
-    camera.layers.enable(MIRRORED);
+    askMirrors(camera, 'a');
     look();
     expect(drawn.map(({ shown }) => shown)).toEqual([[false, false]]);
     expect([mirror.visible, work.visible, mirrors()]).toEqual([true, true, 1]);
@@ -58,28 +58,35 @@ describe('a mirror', () => {
     expect([width, height]).toEqual([320, 161]);
   });
 
-  it('shows what it did before while the camera stands where it stood, and nothing from elsewhere or from below', () => {
+  it('is drawn anew for another state only, shows what it did while the camera stands where it stood, and nothing from elsewhere or from below', () => {
     const { camera, drawn, look, mirrors } = water();
-    camera.layers.enable(MIRRORED);
+    askMirrors(camera, 'a');
     look();
-    camera.layers.disable(MIRRORED);
+    askMirrors(camera, undefined);
     look();
     expect([drawn.length, mirrors()]).toEqual([1, 1]);
+    askMirrors(camera, 'a');
+    look();
+    expect(drawn.length).toBe(1);
+    askMirrors(camera, 'b');
+    look();
+    expect(drawn.length).toBe(2);
+    askMirrors(camera, undefined);
     camera.position.x += 0.01;
     camera.updateMatrixWorld();
     look();
-    expect([drawn.length, mirrors()]).toEqual([1, 0]);
-    camera.layers.enable(MIRRORED);
+    expect([drawn.length, mirrors()]).toEqual([2, 0]);
+    askMirrors(camera, 'b');
     camera.position.y = LEVEL - 1;
     camera.updateMatrixWorld();
     look();
-    expect([drawn.length, mirrors()]).toEqual([1, 0]);
+    expect([drawn.length, mirrors()]).toEqual([2, 0]);
   });
 
   // The law of reflection: the eye sees a thing where the line from its image behind the mirror to the eye goes through it.
   it('has a thing where its reflection is seen', () => {
     const { mirror, camera, drawn, look, shader } = water();
-    camera.layers.enable(MIRRORED);
+    askMirrors(camera, 'a');
     look();
     const thing = new Vector3(-2, 4, -6);
     const image = new Vector3(thing.x, 2 * LEVEL - thing.y, thing.z);

@@ -2,8 +2,10 @@ import { SRGBColorSpace, Vector2, type BufferGeometry, type Camera, type MeshSta
 import { Reflector } from 'three/addons/objects/Reflector.js';
 import { withoutWork } from '../pictures/in-pictures';
 
-/** Cameras that look at this layer see what is mirrored, for which the scene is drawn once more. */
-export const MIRRORED = 7;
+/** A camera asks to see what mirrors show of a state, for which the scene is drawn once more; absent = what they showed from there before. */
+export function askMirrors(camera: Camera, state: string | undefined): void {
+  camera.userData.mirrored = state;
+}
 
 /** Pixels of a mirrored picture for one of the picture it is in: waves blur it. */
 const SHARE = 0.5;
@@ -44,18 +46,17 @@ export function mirrorOf(plane: BufferGeometry, material: MeshStandardMaterial):
   const picture = Object.assign(mirror.getRenderTarget(), { isXRRenderTarget: true }); // in the colours of a screen
   picture.texture.colorSpace = SRGBColorSpace;
   const draw = mirror.onBeforeRender.bind(mirror) as (gl: WebGLRenderer, scene: Object3D, camera: Camera) => void;
-  let drawnFor = '';
+  let [seenFrom, shown] = ['', ''];
   mirror.onBeforeRender = (gl, scene, camera) => {
     const eye = [camera.matrixWorld, camera.projectionMatrix].map(({ elements }) => elements.join()).join();
-    const isOver = camera.position.y > mirror.position.y;
-    const isDrawn = isOver && camera.layers.isEnabled(MIRRORED);
-    if (isDrawn) {
+    const asked = camera.userData.mirrored as string | undefined;
+    if (asked !== undefined && camera.position.y > mirror.position.y && shown !== `${eye} ${asked}`) {
       const { width, height } = gl.getRenderTarget() ?? sizeOf(gl);
       picture.setSize(Math.ceil(width * SHARE), Math.ceil(height * SHARE));
       withoutWork(scene, () => draw(gl, scene, camera));
-      drawnFor = eye;
+      [seenFrom, shown] = [eye, `${eye} ${asked}`];
     }
-    mirrors.value = drawnFor === eye ? 1 : 0; // one that was drawn before is better than none
+    mirrors.value = seenFrom === eye ? 1 : 0;
   };
   return mirror;
 }

@@ -22,7 +22,7 @@ interface Day {
 /** From a low sun to a high one; between them all is blended. */
 const DAYS: readonly Day[] = [
   { height: 0.05, light: { zenith: '#6d83a0', horizon: '#efcfae', sun: '#ffb27a', sunStrength: 2, ambient: 0.5, rim: 0.3 } }, // prettier-ignore
-  { height: 0.35, light: { zenith: '#6f9cc4', horizon: '#ecdfc8', sun: '#ffdcae', sunStrength: 2.7, ambient: 0.58, rim: 0.2 } }, // prettier-ignore
+  { height: 0.35, light: { zenith: '#6f9cc4', horizon: '#ecdfc8', sun: '#ffdcae', sunStrength: 2.7, ambient: 0.58, rim: 0 } }, // prettier-ignore
   { height: 0.9, light: { zenith: '#6fa3cf', horizon: '#e6e6dc', sun: '#fff1dc', sunStrength: 2.7, ambient: 0.64, rim: 0 } }, // prettier-ignore
 ];
 

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { keepPicture, pictureOf } from '../../project/storage/shelf-pictures';
+import { drawnIn } from '../bentview/drawn-in';
 import type { Lens } from '../pictures/lens';
 import { useApp, useSession } from '../state/app-context';
 import { TOKENS } from '../tokens';
@@ -32,11 +33,18 @@ export function useKeptPictures(): void {
   const savedAt = useSession((s) => (s.save.kind === 'saved' ? s.save.at : undefined));
   useEffect(() => {
     if (!id || !savedAt) return undefined;
-    const timer = setTimeout(() => {
-      const taken = shot(lens);
-      if (taken) void keepPicture(id, taken).catch(() => undefined);
-    }, LATER);
-    return () => clearTimeout(timer);
+    let isLive = true;
+    const take = async () => {
+      const gl = lens.sight()?.gl;
+      if (gl) await drawnIn(gl.getContext() as WebGL2RenderingContext); // or the page would wait for what is being drawn
+      const taken = isLive && shot(lens);
+      if (taken) await keepPicture(id, taken);
+    };
+    const timer = setTimeout(() => void take().catch(() => undefined), LATER);
+    return () => {
+      isLive = false;
+      clearTimeout(timer);
+    };
   }, [lens, id, savedAt]);
 }
 

@@ -4,7 +4,7 @@ import { defineGuideBody } from '../guide-body';
 
 /** Spokes round it, and rings from its middle to its foot. */
 const SPOKES = 96;
-const RINGS = 28;
+const RINGS = 18;
 /** Between an ellipse (2) and a rectangle. */
 const SQUARENESS = 3;
 /** How far its foot wanders in and out, of its size. */
