@@ -41,8 +41,8 @@ function beaconStair(): SetParts {
   const parts = stairParts((name) => `beacon-${name}`, { width: 0.95, going: 0.27, highest: 0.19, rails: [-1] });
   const coarser = (segment: Segment): Segment => {
     const { source } = segment;
-    const isTurned = source.from === 'maker' && source.spec.kind === 'baluster';
-    return isTurned
+    const isFine = source.from === 'maker' && /^(baluster|rail)$/.test(source.spec.kind);
+    return isFine
       ? { ...segment, source: { ...source, spec: { ...source.spec, smooth: 0.002 } as MakerSpec } }
       : segment;
   };

@@ -67,7 +67,7 @@ const ALL: readonly Guide[] = [
   scenery('quay', 'Quay', 'mound', { x: 36, y: 1.66, z: 30, bank: 5, rough: 0.03, seed: 6 }, [38, BED, -9], GRASS),
   scenery('reeds', 'Mud bank', 'mound', { x: 26, y: 0.95, z: 13, bank: 6, rough: 0.06, seed: 9 }, [-12, BED, 2], GRASS),
   scenery('far-bank', 'Far bank', 'mound', { x: 150, y: 1.6, z: 40, bank: 12, rough: 0.2, seed: 12 }, [20, BED, -112], GRASS), // prettier-ignore
-  scenery('far-wood', 'Wood on the far bank', 'mound', { x: 46, y: 6, z: 12, bank: 5, rough: 1.4, seed: 31 }, [-8, 0, -114], WOODS), // prettier-ignore
+  scenery('far-wood', 'Wood on the far bank', 'mound', { x: 58, y: 6.5, z: 22, bank: 11, rough: 2.2, seed: 31 }, [-8, 0, -114], WOODS), // prettier-ignore
   scenery('far-barn', 'Barn', 'box', { x: 9, y: 3, z: 6 }, [52, 0.3, -110], RED, [0, 0.3, 0]),
   scenery('far-barn-door', 'Door of the barn', 'box', { x: 2.6, y: 2.3, z: 0.12 }, [52.89, 0.3, -107.13], WHITE, [0, 0.3, 0]), // prettier-ignore
   scenery('far-barn-roof', 'Roof of the barn', 'gable', { x: 10, y: 2.6, z: 7 }, [52, 3.3, -110], SLATE, [0, 0.3, 0]),

@@ -29,6 +29,7 @@ export function PaleMesh({ mesh, of, colour, isChosen }: PaleMeshProps) {
         color={colour}
         roughness={0.9}
         transparent
+        forceSinglePass
         opacity={isChosen ? 0.3 : 0.22}
         depthWrite={false}
         side={DoubleSide}

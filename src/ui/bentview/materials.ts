@@ -1,9 +1,12 @@
 import {
   BackSide,
+  DataTexture,
   DoubleSide,
   FrontSide,
   MeshStandardMaterial,
+  NoColorSpace,
   RepeatWrapping,
+  Source,
   SRGBColorSpace,
   Texture,
   Vector2,
@@ -17,39 +20,22 @@ export function buildMaterials(
   vertexColors: boolean,
   onReady: () => void,
 ): MeshStandardMaterial[] {
-  const clones: Texture[] = [];
-  const textures = images.map((image) => {
-    const texture = tilingTexture();
+  const worn = images.map((image) => {
+    const wears: ((decoded: Source<ImageBitmap>) => void)[] = [];
     const blob = new Blob([image.bytes as Uint8Array<ArrayBuffer>], { type: image.mime });
     createImageBitmap(blob, { imageOrientation: 'none', premultiplyAlpha: 'none' }).then(
       (bitmap) => {
-        texture.image = bitmap;
-        texture.needsUpdate = true;
-        for (const clone of clones) if (clone.source === texture.source) clone.needsUpdate = true;
+        const decoded = new Source(bitmap);
+        for (const wear of wears) wear(decoded);
         onReady();
       },
       () => onReady(),
     );
-    return texture;
+    return wears;
   });
-  const textureAt = (place: number | undefined) => (place === undefined ? null : (textures[place] ?? null));
   return materials.map((source) => {
     const [r, g, b, opacity] = source.colour;
     const { textureTransform: transform } = source;
-    const worn = (place: number | undefined) => {
-      const texture = textureAt(place);
-      if (!texture || !transform) return texture;
-      const own = tilingTexture();
-      own.source = texture.source; // one image, several ways to lie
-      own.repeat.set(...transform.scale);
-      own.rotation = transform.turn;
-      own.offset.set(...transform.offset);
-      clones.push(own);
-      return own;
-    };
-    const map = worn(source.colourImage);
-    if (map) map.colorSpace = SRGBColorSpace;
-    const surface = worn(source.surfaceImage);
     const material = new MeshStandardMaterial({
       name: source.name,
       vertexColors,
@@ -60,13 +46,29 @@ export function buildMaterials(
       alphaTest: source.alpha === 'mask' ? 0.5 : 0,
       side: source.doubleSided ? DoubleSide : FrontSide,
       shadowSide: DoubleSide, // pieces that touch leave no slits of light between them
-      map,
-      normalMap: worn(source.normalImage),
       // Without tangents three takes the other hand for the image's y than glTF does.
       normalScale: new Vector2(source.normalScale ?? 1, -(source.normalScale ?? 1)),
-      roughnessMap: surface,
-      metalnessMap: surface,
     });
+    /** Plain until the image is there: a texture without one would be black. */
+    const put = (slots: readonly (keyof typeof PLAIN)[], place: number | undefined) => {
+      if (place === undefined || !worn[place]) return;
+      for (const slot of slots) material[slot] = PLAIN[slot];
+      worn[place].push((decoded) => {
+        const own = tilingTexture();
+        own.source = decoded; // one image, several ways to lie
+        if (transform) {
+          own.repeat.set(...transform.scale);
+          own.rotation = transform.turn;
+          own.offset.set(...transform.offset);
+        }
+        if (slots[0] === 'map') own.colorSpace = SRGBColorSpace;
+        own.needsUpdate = true;
+        for (const slot of slots) material[slot] = own;
+      });
+    };
+    put(['map'], source.colourImage);
+    put(['normalMap'], source.normalImage);
+    put(['roughnessMap', 'metalnessMap'], source.surfaceImage);
     if (source.isCoat) {
       // It lies on the very triangles that it covers, and throws no shadow on them.
       material.polygonOffset = true;
@@ -78,6 +80,21 @@ export function buildMaterials(
     material.emissive.setRGB(...source.emissive);
     return material;
   });
+}
+
+/** One pixel for each kind of texture: a light grey, flat, rough and no metal. */
+const PLAIN = {
+  map: pixel(225, 225, 225, SRGBColorSpace),
+  normalMap: pixel(128, 128, 255),
+  roughnessMap: pixel(255, 255, 0),
+  metalnessMap: pixel(255, 255, 0),
+};
+
+function pixel(r: number, g: number, b: number, colorSpace: string = NoColorSpace): DataTexture {
+  const texture = new DataTexture(new Uint8Array([r, g, b, 255]), 1, 1);
+  texture.colorSpace = colorSpace;
+  texture.needsUpdate = true;
+  return texture;
 }
 
 function tilingTexture(): Texture {
