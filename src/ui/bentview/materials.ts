@@ -6,9 +6,9 @@ import {
   MeshStandardMaterial,
   NoColorSpace,
   RepeatWrapping,
-  Source,
   SRGBColorSpace,
   Texture,
+  TextureSource,
   Vector2,
 } from 'three';
 import type { Image, Material } from '../../core/mesh/mesh';
@@ -21,11 +21,11 @@ export function buildMaterials(
   onReady: () => void,
 ): MeshStandardMaterial[] {
   const worn = images.map((image) => {
-    const wears: ((decoded: Source<ImageBitmap>) => void)[] = [];
+    const wears: ((decoded: TextureSource<ImageBitmap>) => void)[] = [];
     const blob = new Blob([image.bytes as Uint8Array<ArrayBuffer>], { type: image.mime });
     createImageBitmap(blob, { imageOrientation: 'none', premultiplyAlpha: 'none' }).then(
       (bitmap) => {
-        const decoded = new Source(bitmap);
+        const decoded = new TextureSource(bitmap);
         for (const wear of wears) wear(decoded);
         onReady();
       },

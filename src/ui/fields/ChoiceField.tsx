@@ -15,8 +15,8 @@ export interface ChoiceFieldProps<T extends string> {
 export function ChoiceField<T extends string>({ label, value, choices, onChange }: ChoiceFieldProps<T>) {
   const id = useId();
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 150px', alignItems: 'center', columnGap: 2, minHeight: 34 }}>
-      <Box id={id} sx={{ color: 'text.secondary' }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, minHeight: 34 }}>
+      <Box id={id} sx={{ flex: 1, minWidth: 0, color: 'text.secondary' }}>
         {label}
       </Box>
       <Select
@@ -26,7 +26,7 @@ export function ChoiceField<T extends string>({ label, value, choices, onChange 
         displayEmpty
         onChange={(event) => onChange(event.target.value as T)}
         renderValue={(chosen) => choices.find((choice) => choice.value === chosen)?.label}
-        sx={{ fontSize: 13, height: 30 }}
+        sx={{ flex: 'none', minWidth: 150, maxWidth: '70%', fontSize: 13, height: 30 }}
       >
         {choices.map((choice) => (
           <MenuItem key={choice.value} value={choice.value} dense>
