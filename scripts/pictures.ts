@@ -162,19 +162,25 @@ await picture('motion', async (page) => {
   await goTo(page, 58); // 40 % of its six seconds
   await page.getByRole('button', { name: 'Only the result' }).click();
 });
+const look = async (page: Page, camera: string) => {
+  await page.getByRole('button', { name: /^Looking:/ }).click();
+  await page.getByRole('button', { name: `Look from ${camera}` }).click();
+  await page.mouse.move(700, 640);
+};
 await picture('keys', async (page) => {
   await choose(page, 'Lamp cord');
+  await look(page, 'Hut and mast'); // from where one sees into the hut
+  await page.mouse.move(1100, 340);
+  for (let i = 0; i < 9; i++) {
+    await page.mouse.wheel(0, -100);
+    await page.waitForTimeout(300);
+  }
   await page.getByRole('group', { name: 'The straight view shows' }).getByRole('button', { name: 'Time' }).click();
   await goTo(page, 24);
   await page.getByRole('slider', { name: 'Key of Point 4 at 1.00 s' }).click();
   await page.getByRole('button', { name: /^Then/ }).click();
   await page.getByRole('radio', { name: 'Own curve' }).click();
 });
-const look = async (page: Page, camera: string) => {
-  await page.getByRole('button', { name: /^Looking:/ }).click();
-  await page.getByRole('button', { name: `Look from ${camera}` }).click();
-  await page.mouse.move(700, 640);
-};
 await picture('landing', async (page) => {
   await look(page, 'The landing stage');
   await page.getByRole('button', { name: 'Only the result' }).click();
