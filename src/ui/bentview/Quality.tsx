@@ -116,7 +116,8 @@ export function Quality() {
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
     const areShadowsAnew = !isDragging && !isTurned && (share.current === 1 || !isMoving);
-    const casting = areShadowsAnew ? shadowKey(scene) : casts.current;
+    const isFirst = isWorking && shareInPassing.current === undefined; // shadows come with the next one
+    const casting = areShadowsAnew && !isFirst ? shadowKey(scene) : casts.current;
     gl.shadowMap.autoUpdate = casting !== casts.current;
     casts.current = casting;
     const drawn = share.current;

@@ -1,14 +1,17 @@
 import { useEffect, useState } from 'react';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
 import type { PlainSurface } from '../../engine/compute-api';
-import { useApp } from '../state/app-context';
+import { useApp, useResults } from '../state/app-context';
 
 /** How a finish looks; undefined until that is worked out. */
 export function usePlainSurface(finish: PlainFinish): PlainSurface | undefined {
   const { baker, surfaces } = useApp();
+  const isBusy = useResults((s) => s.busy.size > 0);
   const key = JSON.stringify(finish);
   const [made, setMade] = useState<{ key: string; surface: PlainSurface | undefined }>();
+  const isMade = made?.key === key;
   useEffect(() => {
+    if (isBusy || isMade) return undefined; // runs come first
     let isLive = true;
     void surfaces
       .ask(key, async () => {
@@ -19,6 +22,6 @@ export function usePlainSurface(finish: PlainFinish): PlainSurface | undefined {
     return () => {
       isLive = false;
     };
-  }, [key, baker, surfaces]);
-  return made?.key === key ? made.surface : undefined;
+  }, [key, baker, surfaces, isBusy, isMade]);
+  return isMade ? made.surface : undefined;
 }
