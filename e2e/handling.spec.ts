@@ -122,7 +122,7 @@ test('runs are renamed, duplicated, moved in order and undone', async ({ page })
   await page.keyboard.press('Enter');
   await expect(runs.getByText('Gutter', { exact: true })).toBeVisible();
   await runs.getByText('Causeway', { exact: true }).click();
-  await page.keyboard.press('Control+d');
+  await page.keyboard.press('d');
   await expect(runs.getByText('Causeway 2', { exact: true })).toBeVisible();
   const [from, to] = [await runs.getByText('Gutter', { exact: true }).boundingBox(), await runs.getByText('Causeway', { exact: true }).boundingBox()]; // prettier-ignore
   await page.mouse.move(from!.x + 10, from!.y + 8);

@@ -146,7 +146,7 @@ test('a run that lies in another one is found at rest and moved aside', async ({
     .getByRole('button', { name: /^Causeway/ })
     .first()
     .focus();
-  await page.keyboard.press('Control+d');
+  await page.keyboard.press('d');
   const findings = page.getByRole('region', { name: 'Findings' });
   await expect(findings.getByText('Passes through another run')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Widen it there' })).toBeVisible();

@@ -35,12 +35,12 @@ describe('a lens of another kind', () => {
     const lens = camera(12);
     const target = new Vector3(1, 2, 3);
     lens.lookAt(target);
-    const flat = new OrthographicCamera(-160, 160, 100, -100);
-    placeLens(flat, sightOf(lens, target));
-    const high = (flat.top - flat.bottom) / flat.zoom;
+    const parallel = new OrthographicCamera(-160, 160, 100, -100);
+    placeLens(parallel, sightOf(lens, target));
+    const high = (parallel.top - parallel.bottom) / parallel.zoom;
     expect(high).toBeCloseTo(2 * lens.position.distanceTo(target) * Math.tan((FOV * Math.PI) / 360), 6);
     const back = camera(1);
-    placeLens(back, sightOf(flat, target));
+    placeLens(back, sightOf(parallel, target));
     expect(back.position.distanceTo(lens.position)).toBeLessThan(1e-6);
   });
 });

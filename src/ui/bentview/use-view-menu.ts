@@ -8,6 +8,7 @@ import type { MenuPlace, RowMenuItem } from '../ticket/RowMenu';
 import { useRunActions } from '../ticket/use-run-actions';
 import { useRunMenu } from '../ticket/use-run-menu';
 import { courseView } from '../state/results-store';
+import { pieceMenu } from '../straightview/piece-menu';
 import { nearestStation } from './nearest-station';
 import type { Viewport } from './viewport';
 
@@ -57,7 +58,13 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
       set({ run: id, point: undefined, guide: undefined });
       set({ course, piece: found.piece, step: 'laying' });
     };
-    return [{ label: `Choose piece ${found.piece + 1}`, act: choose }];
+    const run = document.getState().project.runs.find((own) => own.id === id);
+    const own = run?.courses.find((each) => each.id === course);
+    return [
+      { label: `Choose piece ${found.piece + 1}`, act: choose },
+      ...(run && own ? pieceMenu(edit, run, own, found.piece) : []),
+      'line',
+    ];
   };
   const forGuide = (id: string): readonly RowMenuItem[] => {
     const guide = document.getState().project.guides.find((own) => own.id === id);

@@ -3,6 +3,7 @@
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, ButtonBase, Collapse } from '@mui/material';
 import type { ReactNode } from 'react';
+import { WholeParts } from './WholeParts';
 
 export interface FoldLineProps {
   readonly title: string;
@@ -23,20 +24,8 @@ export function FoldLine({ title, summary, isOpen, onToggle, children }: FoldLin
         sx={{ width: '100%', height: 32, display: 'flex', gap: 2, justifyContent: 'space-between', fontSize: 13 }}
       >
         <span>{title}</span>
-        <Box
-          component="span"
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            textAlign: 'right',
-            color: 'text.secondary',
-            fontSize: 12,
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-          }}
-        >
-          {summary}
+        <Box component="span" sx={{ flex: 1, minWidth: 0, fontSize: 12 }}>
+          <WholeParts text={summary} isAtEnd />
         </Box>
         <ExpandMoreRounded
           sx={{ fontSize: 16, color: 'text.secondary', transform: isOpen ? 'rotate(180deg)' : 'none' }}

@@ -36,16 +36,14 @@ export const GuideList = memo(function GuideList() {
           </IconButton>
         </Tooltip>
       </Box>
-      <Box sx={{ maxHeight: 240, overflowY: 'auto', overflowX: 'hidden' }}>
-        <SortableRows items={guides} onMove={actions.move}>
-          <FolderedRows
-            list="guides"
-            items={guides}
-            wanted={wanted}
-            row={(own) => <GuideRow guide={own} actions={actions} />}
-          />
-        </SortableRows>
-      </Box>
+      <SortableRows items={guides} onMove={actions.move}>
+        <FolderedRows
+          list="guides"
+          items={guides}
+          wanted={wanted}
+          row={(own) => <GuideRow guide={own} actions={actions} />}
+        />
+      </SortableRows>
       {guide && <GuideFields key={guide.id} guide={guide} />}
       {anchor && <NewGuideMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>

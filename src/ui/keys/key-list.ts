@@ -29,7 +29,7 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
     where: 'In the list of runs',
     keys: [
       ['F2', 'rename'],
-      ['Ctrl D', 'duplicate on the same path'],
+      ['D', 'duplicate on the same path'],
       ['Ctrl with a click', 'choose one more'],
     ],
   },

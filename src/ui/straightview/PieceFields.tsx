@@ -9,6 +9,9 @@ import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
 import { useEdit, useSet } from '../state/app-context';
+import { AS_LAID } from './piece-menu';
+
+const LAID = { value: 'laid', label: 'as laid' };
 
 export interface PieceFieldsProps {
   readonly run: Run;
@@ -17,8 +20,6 @@ export interface PieceFieldsProps {
   readonly anchor: Element;
   readonly onClose: () => void;
 }
-
-const AS_LAID = { value: 'laid', label: 'as laid' };
 
 /** What is said of one piece beside all others: hidden, of another segment, moved or turned. */
 export function PieceFields({ run, course, piece, anchor, onClose }: PieceFieldsProps) {
@@ -54,9 +55,9 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
       {course.others.length > 0 && (
         <ChoiceField
           label="Segment"
-          value={`${own?.body ?? AS_LAID.value}`}
-          choices={[AS_LAID, ...bodies]}
-          onChange={(value) => put({ body: value === AS_LAID.value ? undefined : Number(value) })}
+          value={`${own?.body ?? LAID.value}`}
+          choices={[LAID, ...bodies]}
+          onChange={(value) => put({ body: value === LAID.value ? undefined : Number(value) })}
         />
       )}
       {metres('along', 'Along')}
@@ -71,11 +72,7 @@ export function PieceFields({ run, course, piece, anchor, onClose }: PieceFields
         onChange={(turn) => put({ turn })}
       />
       <Box sx={{ display: 'flex', justifyContent: 'space-between', mt: 1 }}>
-        <Button
-          variant="text"
-          color="secondary"
-          onClick={() => put({ hidden: undefined, body: undefined, along: 0, up: 0, side: 0, turn: 0 })}
-        >
+        <Button variant="text" color="secondary" onClick={() => put(AS_LAID)}>
           As laid
         </Button>
         <Button

@@ -5,7 +5,9 @@ import { useState } from 'react';
 import type { Layout } from '../../core/layout/layout';
 import type { Course, Run } from '../../project/schema';
 import { metres } from '../format';
-import { useSession, useSet } from '../state/app-context';
+import { useEdit, useSession, useSet } from '../state/app-context';
+import { RowMenu, type MenuPlace } from '../ticket/RowMenu';
+import { pieceMenu } from './piece-menu';
 import { PieceFields } from './PieceFields';
 import { seenOf } from './seen-of';
 import { usePieceDrag } from './use-piece-drag';
@@ -26,6 +28,8 @@ export function PiecesLane({ x, layout: { placements }, run, course, height }: P
   const set = useSet();
   const chosen = useSession((s) => s.piece);
   const [opened, setOpened] = useState<{ piece: number; anchor: Element }>();
+  const [menu, setMenu] = useState<{ piece: number; place: MenuPlace }>();
+  const edit = useEdit();
   const drag = usePieceDrag(run, course, x);
   const seen = seenOf(placements, x);
   const isBand = seen.length > MOST_BLOCKS;
@@ -59,6 +63,10 @@ export function PiecesLane({ x, layout: { placements }, run, course, height }: P
             onPointerMove={drag.move}
             onPointerUp={drag.end}
             onClick={() => !isBand && !drag.hasMoved() && set({ piece: isChosen ? undefined : piece })}
+            onContextMenu={(event) => {
+              event.preventDefault();
+              if (!isBand) setMenu({ piece, place: { x: event.clientX, y: event.clientY } });
+            }}
             onDoubleClick={(event) => !isBand && setOpened({ piece, anchor: event.currentTarget })}
           >
             <title>
@@ -70,6 +78,13 @@ export function PiecesLane({ x, layout: { placements }, run, course, height }: P
         );
       })}
       {isBand && <BandMarks seen={seen} x={x} height={height} />}
+      {menu && (
+        <RowMenu
+          items={pieceMenu(edit, run, course, menu.piece)}
+          place={menu.place}
+          onClose={() => setMenu(undefined)}
+        />
+      )}
       {opened && <PieceFields {...{ run, course, ...opened }} onClose={() => setOpened(undefined)} />}
     </>
   );

@@ -35,7 +35,7 @@ export function FolderHead({ list, folder, items, isOpen, onToggle }: FolderHead
         ...{ position: 'relative', display: 'flex', alignItems: 'center', height: 28 },
         '& .buttons': { position: 'absolute', right: 6, opacity: isShown ? 0 : 1 },
         '&:hover .buttons, & .buttons:focus-within': { opacity: 1 },
-        '&:hover .figure, &:focus-within .figure': { visibility: 'hidden' },
+        '&:hover .figure, &:has(.buttons:focus-within) .figure': { visibility: 'hidden' },
       }}
     >
       <ButtonBase

@@ -41,7 +41,7 @@ export function ListRow({ id, isSelected, isRenamed, look, button, menu, end, ch
         boxShadow: look.hasBar ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : 'none',
         '& .buttons': { position: 'absolute', right: 6, display: 'flex', opacity: end.hasButtons ? 1 : 0 },
         '&:hover .buttons, & .buttons:focus-within': { opacity: 1 },
-        '&:hover .figure, &:focus-within .figure': { visibility: 'hidden' },
+        '&:hover .figure, &:has(.buttons:focus-within) .figure': { visibility: 'hidden' },
       }}
     >
       <ButtonBase

@@ -1,11 +1,13 @@
 'use client';
 
 import AddRounded from '@mui/icons-material/AddRounded';
+import UnfoldLessRounded from '@mui/icons-material/UnfoldLessRounded';
+import UnfoldMoreRounded from '@mui/icons-material/UnfoldMoreRounded';
 import { Box, IconButton, Tooltip, Typography } from '@mui/material';
 import { memo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { coursesShown } from './courses-shown';
-import { useCourse, useProject, useRun, useSession } from '../state/app-context';
+import { useCourse, useFold, useProject, useRun, useSession } from '../state/app-context';
 import { CourseList } from './CourseList';
 import { FindField } from './FindField';
 import { FolderedRows } from './FolderedRows';
@@ -31,6 +33,7 @@ export const RunList = memo(function RunList() {
   const selected = useRun();
   const more = useSession((s) => s.moreRuns);
   const actions = useRunActions();
+  const [isWhole, setWhole] = useFold('The whole list of runs');
   const [anchor, setAnchor] = useState<HTMLElement>();
   const [wanted, setWanted] = useState('');
   const [renamed, setRenamed] = useState<string>();
@@ -39,7 +42,7 @@ export const RunList = memo(function RunList() {
   const courses = selected ? coursesShown(selected, course?.id).length : 0;
   const unfolded = courses > 1 ? Math.min(courses, MOST_UNFOLDED) * COURSE_ROW : 0;
   const keys = useHotkeys<HTMLElement>(
-    'f2, mod+d',
+    'f2, d',
     (event) => (event.key === 'F2' ? setRenamed(selected!.id) : actions.duplicate(selected!.id)),
     { enabled: selected !== undefined, preventDefault: true },
   );
@@ -50,6 +53,18 @@ export const RunList = memo(function RunList() {
           Runs
         </Typography>
         {runs.length > MANY && <FindField label="Find a run" value={wanted} onChange={setWanted} />}
+        {runs.length > MANY && (
+          <Tooltip title={isWhole ? 'Fold the list, so that the steps are in sight' : 'Show the whole list'}>
+            <IconButton
+              aria-label="The whole list"
+              aria-pressed={isWhole}
+              size="small"
+              onClick={() => setWhole(!isWhole)}
+            >
+              {isWhole ? <UnfoldLessRounded sx={{ fontSize: 18 }} /> : <UnfoldMoreRounded sx={{ fontSize: 18 }} />}
+            </IconButton>
+          </Tooltip>
+        )}
         <Tooltip title="Add a run">
           <IconButton aria-label="Add a run" size="small" onClick={(event) => setAnchor(event.currentTarget)}>
             <AddRounded sx={{ fontSize: 18 }} />
@@ -58,7 +73,7 @@ export const RunList = memo(function RunList() {
       </Box>
       <Box
         sx={{
-          maxHeight: `max(${LEAST + unfolded}px, calc(100dvh - ${BELOW}px))`,
+          maxHeight: isWhole ? 'none' : `max(${LEAST + unfolded}px, calc(100dvh - ${BELOW}px))`,
           overflowY: 'auto',
           overflowX: 'hidden',
         }}

@@ -3,6 +3,7 @@
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, ButtonBase, Collapse, Tooltip } from '@mui/material';
 import type { ReactNode } from 'react';
+import { WholeParts } from '../fields/WholeParts';
 
 export interface StepRowProps {
   readonly number: number;
@@ -28,7 +29,7 @@ export function StepRow({ number, title, summary, isOpen, onToggle, children }: 
             height: 38,
             px: 4,
             display: 'grid',
-            gridTemplateColumns: '14px 66px 1fr 18px',
+            gridTemplateColumns: '14px 66px minmax(0, 1fr) 18px',
             columnGap: 1,
             textAlign: 'left',
             alignItems: 'center',
@@ -40,17 +41,8 @@ export function StepRow({ number, title, summary, isOpen, onToggle, children }: 
           <Box component="span" sx={{ typography: 'h3' }}>
             {title}
           </Box>
-          <Box
-            component="span"
-            sx={{
-              color: 'text.secondary',
-              overflow: 'hidden',
-              textOverflow: 'ellipsis',
-              whiteSpace: 'nowrap',
-              fontSize: 12.5,
-            }}
-          >
-            {summary}
+          <Box component="span" sx={{ minWidth: 0, fontSize: 12.5 }}>
+            <WholeParts text={summary} />
           </Box>
           <ExpandMoreRounded
             sx={{

@@ -48,11 +48,8 @@ export function stepSummary(
     case 'path': {
       if (!result) return '';
       const { length, tightest } = result.path;
-      const bend =
-        tightest.radius === Infinity
-          ? ', straight'
-          : `, ${tightest.radius === 0 ? 'sharp corner' : `tightest ${radius(tightest.radius)}`} at ${whole(tightest.station)} m`;
-      return metres(length) + bend;
+      const bend = tightest.radius === 0 ? 'sharp corner' : `tightest ${radius(tightest.radius)}`;
+      return `${metres(length)}, ${tightest.radius === Infinity ? 'straight' : bend}`;
     }
     case 'laying': {
       if (!result) return '';

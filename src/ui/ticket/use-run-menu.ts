@@ -9,7 +9,7 @@ export function useRunMenu(actions: RunActions) {
   return (run: Run): readonly RowMenuItem[] => {
     const { id, kit, folder, visible } = run;
     return [
-      { label: 'Duplicate on the same path', act: () => actions.duplicate(id), hotkey: 'Ctrl D' },
+      { label: 'Duplicate on the same path', act: () => actions.duplicate(id), hotkey: 'D' },
       { label: 'Duplicate with a path of its own', act: () => actions.duplicateOnOwnPath(id) },
       { label: 'Mirrored copy along x', act: () => actions.mirror(id, 'x') },
       { label: 'Mirrored copy along z', act: () => actions.mirror(id, 'z') },
