@@ -9,7 +9,7 @@ import { useSession, useSet } from '../state/app-context';
 import type { Snapping } from '../state/session-store';
 
 /** Metres of the grid when it is first switched on. */
-const GRID = 0.5;
+export const GRID = 0.5;
 
 /** What dragged points catch on. */
 export function SnapButton() {

@@ -2,7 +2,8 @@
 
 import { Autocomplete, Box, createFilterOptions, Dialog, TextField } from '@mui/material';
 import { useSet } from '../state/app-context';
-import { useCommands, type Command } from './use-commands';
+import type { Command } from './command';
+import { useCommands } from './use-commands';
 
 /** Words are found wherever they stand in a command or where it lives. */
 const filter = createFilterOptions<Command>({ stringify: ({ label, where }) => `${label} ${where}`, limit: 60 });

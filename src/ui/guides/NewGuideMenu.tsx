@@ -1,36 +1,15 @@
 'use client';
 
 import { Box, Button, Popover, Typography } from '@mui/material';
-import { GUIDE_BODIES, guideBody, type GuideShape } from '../../core/guides/guide-spec';
-import { addGuide } from '../../project/commands/guides';
-import { newId } from '../../project/new-id';
+import { GUIDE_BODIES, type GuideShape } from '../../core/guides/guide-spec';
 import { BringButton } from '../fields/BringButton';
-import { useApp, useEdit, useProject, useSet } from '../state/app-context';
+import { useNewGuide } from './use-new-guide';
 
 /** Simple bodies, or a brought mesh. */
 export function NewGuideMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: () => void }) {
-  const edit = useEdit();
-  const set = useSet();
-  const { session } = useApp();
-  const names = useProject((s) => s.project.guides.map(({ name }) => name).join('\n')).split('\n');
+  const addGuide = useNewGuide();
   const add = (label: string, shape: GuideShape) => {
-    const id = newId();
-    const count = names.filter((name) => name.startsWith(label)).length;
-    const name = count > 0 ? `${label} ${count + 1}` : label;
-    const isOpen = shape.from === 'body' && guideBody(shape.kind).isOpen;
-    edit((project) =>
-      addGuide(project, {
-        id,
-        name,
-        visible: true,
-        shape,
-        position: [0, 0, 0],
-        turn: [0, 0, 0],
-        clearance: isOpen ? null : 0,
-      }),
-    );
-    set({ guide: id, point: undefined });
-    session.getState().frame('all');
+    addGuide(label, shape);
     onClose();
   };
   return (

@@ -3,68 +3,62 @@
 import DeleteOutlined from '@mui/icons-material/DeleteOutlined';
 import VideocamOutlined from '@mui/icons-material/VideocamOutlined';
 import { Box, Button, IconButton, InputBase, Tooltip, Typography } from '@mui/material';
-import { changeCamera, deleteCamera, saveCamera } from '../../project/commands/place';
-import { newId } from '../../project/new-id';
+import { changeCamera, deleteCamera } from '../../project/commands/place';
 import type { SavedCamera } from '../../project/place-spec';
-import { useApp, useEdit, useProject, useSession, useSet } from '../state/app-context';
+import { useEdit, useProject } from '../state/app-context';
+import { useLooking } from './use-looking';
 
 const NONE: readonly SavedCamera[] = [];
 
 /** The cameras that were kept: to look from, name anew, or take away. */
 export function CameraList({ onLooked }: { onLooked: () => void }) {
   const cameras = useProject((s) => s.project.cameras ?? NONE);
-  const count = useSession((s) => s.lookFrom?.count ?? 0);
-  const { lens } = useApp();
+  const { lookFrom, keep } = useLooking();
   const edit = useEdit();
-  const set = useSet();
-  const keep = () => {
-    const sight = lens.sight();
-    if (!sight) return;
-    const place = (v: { toArray(): number[] }) => v.toArray().map((c) => Number(c.toFixed(3))) as [number, number, number]; // prettier-ignore
-    const [position, target] = [place(sight.camera.position), place(sight.target)];
-    edit((project) => saveCamera(project, { id: newId(), name: `Camera ${cameras.length + 1}`, position, target }));
-  };
   return (
     <>
       <Typography variant="caption" color="text.secondary">
         Cameras
       </Typography>
       <Box component="ul" aria-label="Cameras" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {cameras.map(({ id, name, position, target }) => (
-          <Box key={id} component="li" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-            <Tooltip title="Look from here">
-              <IconButton
-                aria-label={`Look from ${name}`}
-                size="small"
-                onClick={() => {
-                  set({ view: 'free', isFlat: false, lookFrom: { position, target, count: count + 1 } });
-                  onLooked();
-                }}
-              >
-                <VideocamOutlined sx={{ fontSize: 18 }} />
-              </IconButton>
-            </Tooltip>
-            <InputBase
-              defaultValue={name}
-              sx={{ flex: 1, fontSize: 13 }}
-              inputProps={{ 'aria-label': 'Name of the camera', maxLength: 200 }}
-              onBlur={({ target: { value } }) =>
-                value.trim() &&
-                value.trim() !== name &&
-                edit((project) => changeCamera(project, id, { name: value.trim() }))
-              }
-            />
-            <Tooltip title="Take away">
-              <IconButton
-                aria-label={`Take ${name} away`}
-                size="small"
-                onClick={() => edit((project) => deleteCamera(project, id))}
-              >
-                <DeleteOutlined sx={{ fontSize: 16 }} />
-              </IconButton>
-            </Tooltip>
-          </Box>
-        ))}
+        {cameras.map((camera) => {
+          const { id, name } = camera;
+          return (
+            <Box key={id} component="li" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <Tooltip title="Look from here">
+                <IconButton
+                  aria-label={`Look from ${name}`}
+                  size="small"
+                  onClick={() => {
+                    lookFrom(camera);
+                    onLooked();
+                  }}
+                >
+                  <VideocamOutlined sx={{ fontSize: 18 }} />
+                </IconButton>
+              </Tooltip>
+              <InputBase
+                defaultValue={name}
+                sx={{ flex: 1, fontSize: 13 }}
+                inputProps={{ 'aria-label': 'Name of the camera', maxLength: 200 }}
+                onBlur={({ target: { value } }) =>
+                  value.trim() &&
+                  value.trim() !== name &&
+                  edit((project) => changeCamera(project, id, { name: value.trim() }))
+                }
+              />
+              <Tooltip title="Take away">
+                <IconButton
+                  aria-label={`Take ${name} away`}
+                  size="small"
+                  onClick={() => edit((project) => deleteCamera(project, id))}
+                >
+                  <DeleteOutlined sx={{ fontSize: 16 }} />
+                </IconButton>
+              </Tooltip>
+            </Box>
+          );
+        })}
       </Box>
       <Button
         size="small"

@@ -1,22 +1,20 @@
 'use client';
 
 import { Box, Button, Divider, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
-import { useApp, useRun, useSession, useSet } from '../state/app-context';
+import { useRun, useSession, useSet } from '../state/app-context';
 import { PopoverButton } from '../fields/PopoverButton';
 import { SwitchField } from '../fields/SwitchField';
 import type { ViewName } from '../state/session-store';
 import { CameraList } from './CameraList';
+import { useLooking } from './use-looking';
 import { VIEW_NAMES, VIEWS } from './views';
-
-/** Metres a second for a run of this length: half a minute for all of it, at a walk at the least where there is room. */
-const rideSpeed = (length: number): number => Number(Math.min(Math.max(length / 30, 0.01), 12).toPrecision(2));
 
 /** From where the scene is looked at: straight views, perspective, kept cameras, a ride along the run. */
 export function LookMenu() {
   const view = useSession((s) => s.view);
   const isFlat = useSession((s) => s.isFlat);
   const ride = useSession((s) => s.ride);
-  const { results } = useApp();
+  const looking = useLooking();
   const run = useRun();
   const set = useSet();
   const label = ride ? 'Riding' : VIEWS[view];
@@ -55,10 +53,8 @@ export function LookMenu() {
                 color="secondary"
                 variant="outlined"
                 onClick={() => {
-                  const length = results.getState().results.get(run.id)?.path.length ?? 10;
-                  set({ view: 'free', isFlat: false });
                   close();
-                  set({ ride: { speed: rideSpeed(length), isHeld: false, station: 0, count: 1 } });
+                  looking.ride(run);
                 }}
               >
                 Ride along {run.name}

@@ -4,21 +4,17 @@ import { Box, ButtonBase } from '@mui/material';
 import { useState } from 'react';
 import { smallSamples, type SmallSample } from '../../project/samples';
 import { SmallPicture } from '../pictures/SmallPicture';
-import { useApp, useNotify } from '../state/app-context';
+import { useOpenSample } from './use-open-sample';
 
 /** Pixels of a picture. */
 const [WIDE, HIGH] = [112, 62];
 
 /** Small samples, one a job, as pictures; opened, each says what to try. */
 export function SampleCards({ onOpened }: { onOpened?: () => void }) {
-  const { keeper, tell, session } = useApp();
-  const notify = useNotify();
+  const openSample = useOpenSample();
   const [samples] = useState(smallSamples);
-  const open = async ({ project, tryThis }: SmallSample) => {
-    if (!tell.problems(await keeper.create(project))) return;
-    session.getState().frame('run');
-    notify(tryThis, { stays: true, action: { label: 'Got it', act: () => undefined } });
-    onOpened?.();
+  const open = async (sample: SmallSample) => {
+    if (await openSample(sample)) onOpened?.();
   };
   return (
     <Box

@@ -27,7 +27,7 @@ export interface CourseRowProps {
 export function CourseRow({ run, course, isSelected, isRenamed, onRename, actions }: CourseRowProps) {
   const result = useRunResult(run.id)?.courses.find(({ id }) => id === course.id);
   const name = useProject((s) => courseName(s.project, course));
-  const menu = useCourseMenu(run, course, actions, () => onRename(true));
+  const menu = useCourseMenu(actions)(run, course, () => onRename(true));
   const { visible, locked } = course;
   return (
     <ListRow

@@ -3,23 +3,14 @@
 import ExpandMoreRounded from '@mui/icons-material/ExpandMoreRounded';
 import { Box, Button, Popover, Typography } from '@mui/material';
 import { useState } from 'react';
-import type { EndManner, PathEnd } from '../../core/edit/end-leg';
+import type { PathEnd } from '../../core/edit/end-leg';
 import { isEndKept } from '../../core/edit/end-leg';
-import { extendOn, makeEndStraight } from '../../project/commands/paths';
-import { mouthsBeside, plugEnd, releaseEnd } from '../../project/commands/plugs';
+import { mouthsBeside } from '../../project/commands/plugs';
 import type { Path, Project } from '../../project/schema';
 import { ChoiceField } from '../fields/ChoiceField';
 import { NumberField } from '../fields/NumberField';
-import { useApp, useNotify, useProject } from '../state/app-context';
-
-/** Said when a path of few numbers had to become one of points. */
-export const HAS_HANDLES = 'The path has points with handles now, so that its end can be shaped.';
-
-const MANNERS: readonly { value: EndManner; label: string; hint: string }[] = [
-  { value: 'ahead', label: 'Straight', hint: 'as it runs there' },
-  { value: 'level', label: 'Level', hint: 'straight, and neither up nor down' },
-  { value: 'plumb', label: 'Plumb', hint: 'straight up or down' },
-];
+import { useProject } from '../state/app-context';
+import { END_MANNERS, endOver, useEndActions } from './use-end-actions';
 
 /** What can be done to a path's ends: straight, level or plumb over a length, or plugged into a socket or another end. */
 export function EndsMenu({ path, length }: { path: Path; length: number }) {
@@ -43,7 +34,7 @@ export function EndsMenu({ path, length }: { path: Path; length: number }) {
           anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
           slotProps={{ paper: { role: 'dialog', 'aria-label': 'Ends of the path', sx: { width: 320, p: 4 } } }}
         >
-          <Ends path={path} initial={length / 10} />
+          <Ends path={path} initial={endOver(length)} />
         </Popover>
       )}
     </>
@@ -51,18 +42,10 @@ export function EndsMenu({ path, length }: { path: Path; length: number }) {
 }
 
 function Ends({ path, initial }: { path: Path; initial: number }) {
-  const notify = useNotify();
-  const { document } = useApp();
+  const { make, extend, plug, letGo } = useEndActions();
   const project = useProject((s) => s.project);
   const [end, setEnd] = useState<PathEnd>('end');
-  const [over, setOver] = useState(Number(initial.toPrecision(2)) || 1);
-  const put = (changed: Project | undefined, otherwise: string) => {
-    if (changed) {
-      document.getState().edit(() => changed);
-      const now = changed.paths.find(({ id }) => id === path.id);
-      if (now && now.curve.kind !== path.curve.kind) notify(HAS_HANDLES);
-    } else notify(otherwise, { kind: 'warning' });
-  };
+  const [over, setOver] = useState(initial);
   const mouths = mouthsBeside(project, path.id);
   return (
     <Box sx={{ display: 'grid', gap: 1 }}>
@@ -78,7 +61,7 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
       {(path.plugs?.[end] ?? isEndKept(path.curve, end)) && (
         <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', gap: 2 }}>
           <Typography variant="body2">{plugWords(project, path, end)}</Typography>
-          <Button variant="outlined" color="secondary" onClick={() => put(releaseEnd(project, path.id, end), '')}>
+          <Button variant="outlined" color="secondary" onClick={() => letGo(path, end)}>
             Let go
           </Button>
         </Box>
@@ -88,28 +71,19 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
         Make it
       </Typography>
       <Box sx={{ display: 'flex', gap: 1.5 }}>
-        {MANNERS.map(({ value, label, hint }) => (
+        {END_MANNERS.map(({ value, label, hint }) => (
           <Button
             key={value}
             variant="outlined"
             color="secondary"
             title={hint}
-            onClick={() =>
-              put(
-                makeEndStraight(project, path.id, end, value, over),
-                'The path is too short for a straight end of that length. Take a shorter one.',
-              )
-            }
+            onClick={() => make(path, end, value, over)}
           >
             {label}
           </Button>
         ))}
       </Box>
-      <Button
-        variant="outlined"
-        color="secondary"
-        onClick={() => put(extendOn(project, path.id, end, over), 'The path needs two points before it can go on.')}
-      >
+      <Button variant="outlined" color="secondary" onClick={() => extend(path, end, over)}>
         Make the path longer by that, straight on
       </Button>
       <Typography variant="caption" color="text.secondary">
@@ -129,9 +103,7 @@ function Ends({ path, initial }: { path: Path; initial: number }) {
             variant="text"
             color="secondary"
             sx={{ justifyContent: 'flex-start', fontWeight: 400, minHeight: 28 }}
-            onClick={() =>
-              put(plugEnd(project, path.id, end, mouth), 'The path needs two points before it can be plugged in.')
-            }
+            onClick={() => plug(path, end, mouth)}
           >
             {mouth.name}
           </Button>

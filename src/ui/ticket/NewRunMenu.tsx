@@ -3,33 +3,27 @@
 import SearchRounded from '@mui/icons-material/SearchRounded';
 import { Box, InputAdornment, Popover, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
-import { useKitActions } from '../kits/use-kit-actions';
 import { addables, type Addable } from '../../project/addables';
 import { ChoiceField } from '../fields/ChoiceField';
 import { AddableCard, CARD } from '../pictures/AddableCard';
 import { useKits, useRun } from '../state/app-context';
-import { useNewRun } from '../state/use-new-run';
+import { useAdd, type AddPlace } from './use-add';
 
 /** So many pictures stand in a row. */
 const ROW = 4;
 
 /** What a new run is made of, as pictures, found by typing, and which path it follows; or one more course of the selected run. */
 export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: () => void }) {
-  const { addMade, addSet } = useNewRun();
-  const { lay, layOnNewPath } = useKitActions();
+  const addTo = useAdd();
   const kits = useKits((s) => s.kits);
   const current = useRun();
   const [typed, setTyped] = useState('');
-  const [where, setWhere] = useState<'own' | 'along' | 'course'>('own');
+  const [where, setWhere] = useState<AddPlace>('own');
   const own = { value: 'own' as const, label: 'a new one' };
-  const place = where === 'along' ? { path: current?.path } : where === 'course' ? { run: current?.id } : {};
   const found = addables(kits, typed);
   const groups = [...new Set(found.map(({ group }) => group))];
-  const add = ({ of }: Addable) => {
-    if ('set' in of) addSet(of.set, place);
-    else if ('maker' in of) addMade(of.maker, place);
-    else if (where !== 'own' && current) lay(of.kit, current.path, true);
-    else layOnNewPath(of.kit);
+  const add = (item: Addable) => {
+    addTo(item, where);
     onClose();
   };
   return (

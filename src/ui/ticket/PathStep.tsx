@@ -2,15 +2,13 @@
 
 import { Box, Button, Typography } from '@mui/material';
 import { changeKind } from '../../core/edit/change-kind';
-import { deviation } from '../../core/edit/deviation';
 import type { Slope } from '../../core/shape/slope';
-import { distance } from '../../core/math/vec3';
 import { curveKind, type CurveSpec } from '../../core/curve/registry';
-import { changeCurve, replaceCurve, setClosed } from '../../project/commands/paths';
+import { changeCurve, setClosed } from '../../project/commands/paths';
 import { SwitchField } from '../fields/SwitchField';
 import { metres, percentText, plural, radius } from '../format';
-import { useEdit, useNotify, useProject, useSession, useSet } from '../state/app-context';
-import { EndsMenu, HAS_HANDLES } from './EndsMenu';
+import { useEdit, useNotify, useProject, useSet } from '../state/app-context';
+import { EndsMenu } from './EndsMenu';
 import { KindChoice } from './KindChoice';
 import { PathChoice } from './PathChoice';
 import { PathNumbers } from './PathNumbers';
@@ -18,9 +16,8 @@ import { MoreMenu } from './MoreMenu';
 import { PointFields } from './PointFields';
 import { TidyMenu } from './TidyMenu';
 import type { StepProps } from './step-props';
-
-/** Less than this share of its length is no change of a path that anybody would want to be told of. */
-const TOLD_SHARE = 1e-4;
+import { HAS_HANDLES } from './use-end-actions';
+import { useReplaceCurve } from './use-replace-curve';
 
 /** The curve: its kind, the selected point in numbers, and what can be done to the whole. */
 export function PathStep({ run, path, result }: StepProps) {
@@ -30,15 +27,8 @@ export function PathStep({ run, path, result }: StepProps) {
   const sharing = useProject((s) => s.project.runs.filter((r) => r.path === path.id).length);
   const curve = path.curve as CurveSpec;
   const { alwaysClosed, group, hint } = curveKind(curve);
-  const point = useSession((s) => s.point);
   const view = result?.path;
-  const replace = (changed: CurveSpec) => {
-    const off = deviation(curve, changed);
-    edit((project) => replaceCurve(project, path.id, changed));
-    if (changed.points.length !== curve.points.length) set({ point: samePoint(curve, changed, point) });
-    if (off !== undefined && off > (view?.length ?? 0) * TOLD_SHARE)
-      notify(`The path now runs up to ${metres(off)} from where it was.`);
-  };
+  const replace = useReplaceCurve();
   const replaceQuietly = (changed: CurveSpec) => {
     edit((project) => changeCurve(project, path.id, () => changed));
     if (changed.points.length !== curve.points.length) set({ point: undefined });
@@ -47,7 +37,7 @@ export function PathStep({ run, path, result }: StepProps) {
   return (
     <>
       <PathChoice run={run} />
-      <KindChoice kind={curve.kind} onChange={(kind) => replace(changeKind(curve, kind))} />
+      <KindChoice kind={curve.kind} onChange={(kind) => replace(path, changeKind(curve, kind))} />
       <Typography variant="body2" color="text.secondary">
         {hint}.
       </Typography>
@@ -69,7 +59,9 @@ export function PathStep({ run, path, result }: StepProps) {
         {group === 'points' && (
           <TidyMenu
             length={view?.length ?? 1}
-            onChoose={(tidy, within) => replace(tidy.apply(curve, tidy.tolerance === undefined ? undefined : within))}
+            onChoose={(tidy, within) =>
+              replace(path, tidy.apply(curve, tidy.tolerance === undefined ? undefined : within))
+            }
           />
         )}
       </Box>
@@ -84,14 +76,6 @@ export function PathStep({ run, path, result }: StepProps) {
       )}
     </>
   );
-}
-
-/** The point of a changed path that lies nearest to the chosen one of before. */
-function samePoint(before: CurveSpec, after: CurveSpec, i: number | undefined): number | undefined {
-  const place = i === undefined ? undefined : before.points[i]?.position;
-  if (!place) return undefined;
-  const away = after.points.map(({ position }) => distance(position, place));
-  return away.indexOf(Math.min(...away));
 }
 
 function slopeText({ rise, steepest, station }: Slope): string {

@@ -1,8 +1,9 @@
 import { Divider, ListItemText, Menu, MenuItem } from '@mui/material';
 
-/** An entry of a menu, or a line between two groups of them. */
+/** An entry of a menu, with what it does or its key under it, or a line between two groups of them. */
 export type RowMenuItem =
-  { readonly label: string; readonly act: () => void; readonly hotkey?: string; readonly isOff?: boolean } | 'line';
+  | { readonly label: string; readonly hint?: string; readonly act: () => void; readonly hotkey?: string; readonly isOff?: boolean } // prettier-ignore
+  | 'line';
 
 /** Pixels of the window. */
 export interface MenuPlace {
@@ -28,7 +29,7 @@ export function RowMenu(props: { items: readonly RowMenuItem[]; place: MenuPlace
               item.act();
             }}
           >
-            <ListItemText primary={item.label} secondary={item.hotkey} />
+            <ListItemText primary={item.label} secondary={item.hint ?? item.hotkey} />
           </MenuItem>
         ),
       )}

@@ -7,11 +7,14 @@ import { TIDIES } from '../../core/edit/tidy';
 import { NumberField } from '../fields/NumberField';
 import type { Tidy } from '../../core/edit/tidy/tidy';
 
+/** Metres that points of a path of this length may be off, where nothing is said. */
+export const toleranceFor = (length: number): number => Number((length / 500).toPrecision(1)) || 0.01;
+
 /** What can be done to all points of a path at once. */
 export function TidyMenu(props: { length: number; onChoose: (tidy: Tidy, tolerance: number) => void }) {
   const { length, onChoose } = props;
   const [asked, setWithin] = useState<number>();
-  const within = asked ?? (Number((length / 500).toPrecision(1)) || 0.01);
+  const within = asked ?? toleranceFor(length);
   const [anchor, setAnchor] = useState<HTMLElement>();
   return (
     <>
