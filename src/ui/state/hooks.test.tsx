@@ -1,63 +1,23 @@
 /** @jest-environment ./scripts/page-environment.mjs */
 import { courseOf } from '../../project/schema';
 import { act, renderHook } from '@testing-library/react';
-import type { ReactNode } from 'react';
 import { fail, ok } from '../../core/math/result';
 import { pathOf } from '../../core/testing/curves';
 import type { Vec3 } from '../../core/math/vec3';
 import { Stopped, type ComputeClient } from '../../engine/compute-client';
 import { causeway } from '../../project/samples';
-import { Lens } from '../pictures/lens';
-import { AppContext, useChosen, useGesture, useRun, type AppServices } from './app-context';
+import { app, said } from '../testing/app';
+import { useChosen, useGesture, useRun } from './app-context';
 import { broughtSegment } from './brought-segment';
-import { createDocumentStore } from './document-store';
-import { Answers } from './answers';
-import { createFoldsStore } from './folds-store';
-import { createKitsStore } from './kits-store';
-import { createLanesStore } from './lanes-store';
-import { createPictureStore } from './picture-store';
-import type { Keeper } from './keeper';
-import { createResultsStore } from './results-store';
-import { createSessionStore } from './session-store';
 import { STEPS } from './steps';
 import { useAsk } from './use-ask';
 import { useBring } from './use-bring';
 import { useNewRun } from './use-new-run';
 import { usePivot } from './use-pivot';
-import { tellIn } from './tell';
 import { usePointClipboard } from './use-point-clipboard';
-import { Notices } from '../Notices';
 
 jest.mock('../../engine/compute-client', () => ({ Stopped: class Stopped extends Error {} }));
 
-/** An app without a page: its stores, and a worker that answers as it is told. */
-function app(api: object = {}) {
-  const document = createDocumentStore();
-  document.getState().open(causeway());
-  const call = (work: (a: object) => Promise<unknown>) => work(api);
-  const session = createSessionStore();
-  const services: AppServices = {
-    ...{ document, session, results: createResultsStore(), keeper: {} as Keeper, tell: tellIn(session) },
-    viewer: {} as ComputeClient,
-    baker: { call } as unknown as ComputeClient,
-    lens: new Lens(),
-    lanes: createLanesStore(),
-    kits: createKitsStore(),
-    folds: createFoldsStore(),
-    pictures: new Answers(9),
-    surfaces: new Answers(9),
-    picture: createPictureStore(),
-  };
-  const wrapper = ({ children }: { children: ReactNode }) => (
-    <AppContext value={services}>
-      {children}
-      <Notices />
-    </AppContext>
-  );
-  const hook = <T,>(use: () => T) => renderHook(use, { wrapper }).result;
-  return { ...services, hook, project: () => document.getState().project };
-}
-const said = () => globalThis.document.body.textContent;
 const pathOfRun = (services: ReturnType<typeof app>, run: string | undefined) => {
   const { paths, runs } = services.project();
   return paths.find(({ id }) => id === runs.find((r) => r.id === run)?.path)!;
