@@ -173,6 +173,12 @@ test('a command is found by its words and done; a right click offers what fits t
   await page.mouse.click(x, y, { button: 'right' });
   await page.getByRole('menuitem', { name: /^Delete this point/ }).click();
   await expect(disc(page, 8)).toBeHidden();
+  await page.locator('rect[data-piece="5"]').click({ button: 'right' });
+  await page.getByRole('menuitem', { name: 'Hide piece 6' }).click();
+  await expect(page.locator('rect[data-piece="5"]')).toHaveAttribute('stroke-dasharray', '3 3');
+  await page.locator('rect[data-piece="5"]').click({ button: 'right' });
+  await page.getByRole('menuitem', { name: 'Lay it as the others' }).click();
+  await expect(page.locator('rect[data-piece="5"]')).not.toHaveAttribute('stroke-dasharray');
   const bounds = (await view(page).boundingBox())!;
   await page.mouse.click(bounds.x + bounds.width * 0.9, bounds.y + bounds.height * 0.85, { button: 'right' });
   await page.getByRole('menuitem', { name: /^Commands/ }).click();
@@ -226,6 +232,14 @@ test('nothing is cut off at any of the sizes of a screen', async ({ page }) => {
             Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top) > 2
           )
             wrong.push(`${a.name} and ${b.name} overlap`);
+      // What has no room is left out whole; words that end in dots are cut.
+      for (const element of document.querySelectorAll<HTMLElement>('header *, aside *, section *, nav *')) {
+        const isText = [...element.childNodes].some(({ nodeType }) => nodeType === Node.TEXT_NODE);
+        if (!isText || !element.checkVisibility()) continue;
+        const { textOverflow, overflowX } = getComputedStyle(element);
+        if (overflowX === 'hidden' && textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth + 1)
+          wrong.push(`${element.textContent} is cut`);
+      }
       const ticket = document.querySelector('aside[aria-label="Ticket"]')!;
       if (ticket.scrollWidth > ticket.clientWidth) wrong.push('the ticket is cut');
       return wrong;

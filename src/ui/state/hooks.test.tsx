@@ -1,10 +1,10 @@
 /** @jest-environment ./scripts/page-environment.mjs */
 import { courseOf } from '../../project/schema';
-import { act, renderHook } from '@testing-library/react';
+import { act } from '@testing-library/react';
 import { fail, ok } from '../../core/math/result';
 import { pathOf } from '../../core/testing/curves';
 import type { Vec3 } from '../../core/math/vec3';
-import { Stopped, type ComputeClient } from '../../engine/compute-client';
+import { Stopped } from '../../engine/compute-client';
 import { causeway } from '../../project/samples';
 import { app, said } from '../testing/app';
 import { useChosen, useGesture, useRun } from './app-context';
