@@ -14,6 +14,7 @@ const isInDialog = ({ target }: Event): boolean =>
 
 const EVERYWHERE = { enableOnFormTags: true, ignoreEventWhen: isTyping } as const;
 const OWN = { ...EVERYWHERE, preventDefault: true } as const;
+const OUTSIDE_DIALOGS = { ...OWN, ignoreEventWhen: (event: Event) => isTyping(event) || isInDialog(event) } as const;
 
 /** Keys that work wherever the focus is, except in fields. They are listed in `keys/key-list.ts`. */
 export function useAppKeys(): void {
@@ -28,13 +29,10 @@ export function useAppKeys(): void {
   const isIn = (...tools: readonly ToolName[]) => tools.includes(session.getState().tool);
   useHotkeys('mod+z', () => past().undo(), OWN);
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), OWN);
-  useHotkeys('home', () => session.getState().frame('all'), EVERYWHERE);
-  useHotkeys('end', () => session.getState().frame('chosen'), EVERYWHERE);
+  useHotkeys('home', () => session.getState().frame('all'), OUTSIDE_DIALOGS);
+  useHotkeys('end', () => session.getState().frame('chosen'), OUTSIDE_DIALOGS);
   useHotkeys('r', () => set({ isResultOnly: !session.getState().isResultOnly }), EVERYWHERE);
-  useHotkeys('c', () => set({ dialog: 'commands' }), {
-    ...OWN,
-    ignoreEventWhen: (event) => isTyping(event) || isInDialog(event),
-  });
+  useHotkeys('c', () => set({ dialog: 'commands' }), OUTSIDE_DIALOGS);
   useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });
   useHotkeys('escape', () => set({ tool: 'shape' }), {
     enabled: () => !isIn('shape'),
@@ -66,7 +64,7 @@ export function useAppKeys(): void {
       const all = path?.curve.points.map((_, i) => i) ?? [];
       set({ point: all[0], more: all.slice(1), guide: undefined });
     },
-    { ...OWN, ignoreEventWhen: (event) => isTyping(event) || isInDialog(event) },
+    OUTSIDE_DIALOGS,
   );
   useHotkeys('mod+c', () => copy(), { ...EVERYWHERE, enabled: () => session.getState().point !== undefined });
   useHotkeys('mod+v', () => void paste(), EVERYWHERE);

@@ -31,14 +31,14 @@ export const HUT_SOCKET: GuideSpec = {
 /** Where the bilge hose begins and ends: its mouth looks along the hose. */
 export const PUMP_SOCKET: GuideSpec = {
   shape: body('socket', { radius: 0.13, depth: 0.2 }),
-  position: [50.5, 1.4, 13.5],
-  turn: [1.298, 1.107, 0],
+  position: [49.95, 1.5, 13.45],
+  turn: [1.621, -1.491, 0],
   clearance: null,
 };
 export const VALVE_SOCKET: GuideSpec = {
   shape: body('socket', { radius: 0.13, depth: 0.2 }),
-  position: [53, 0.2, 15.8],
-  turn: [0.867, -2.896, 0],
+  position: [46.72, 1.66, 14.5],
+  turn: [1.773, 2.182, 0],
   clearance: null,
 };
 

@@ -60,12 +60,12 @@ export const BUCKETS: CurveSpec = {
 export const LAMP = smooth([43.9, 3.2, -14.8], [43.9, 2.75, -14.8], [43.96, 2.35, -14.76], [44.1, 2.05, -14.7]);
 
 const loose = changeKind(
-  smooth([50.5, 1.4, 13.5], [51.3, 1.65, 13.9], [52.2, 1.5, 14.4], [52.8, 0.9, 15], [53, 0.2, 15.8]),
+  smooth([49.95, 1.5, 13.45], [49.1, 1.36, 13.42], [48.2, 1.335, 13.5], [47.4, 1.4, 13.92], [46.72, 1.66, 14.5]),
   'handles',
 );
 const halfLoose = plugIn(loose, 'start', mouthOf(PUMP_SOCKET)) ?? loose;
 
-/** Along the ferry's side, from its pump over to the valve at the water, both ends plugged in. */
+/** Over the ferry's deck, from its pump to the valve at the rail, both ends plugged in. */
 export const HOSE: CurveSpec = plugIn(halfLoose, 'end', mouthOf(VALVE_SOCKET)) ?? halfLoose;
 
 const unplugged = changeKind(

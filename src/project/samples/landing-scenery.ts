@@ -95,6 +95,28 @@ const ALL: readonly Guide[] = [
   scenery('ferry-cleat', 'Cleat', 'box', { x: 0.5, y: 0.5, z: 0.16 }, [52.4, 1.4, 11.05], STEEL),
   scenery('ferry-roller', 'Bow roller', 'box', { x: 0.5, y: 0.9, z: 0.34 }, [54.85, 1.3, 12.5], STEEL),
   scenery('ferry-pump', 'Pump', 'box', { x: 0.5, y: 0.75, z: 0.5 }, [50.2, 1.05, 13.35], STEEL),
+  ...[46.4, 47.7, 49, 50.3].map((x, i) =>
+    scenery(
+      `ferry-rail-${i}`,
+      `Post of the rail ${i + 1}`,
+      'post',
+      { radius: 0.03, height: 0.9 },
+      [x, 1.24, 14.66],
+      STEEL,
+    ),
+  ),
+  ...[1.68, 2.1].map((y, i) =>
+    scenery(`ferry-bar-${i}`, `Bar of the rail ${i + 1}`, 'box', { x: 4, y: 0.05, z: 0.05 }, [48.35, y, 14.66], STEEL),
+  ),
+  scenery(
+    'ferry-valve',
+    'Valve at the rail',
+    'box',
+    { x: 0.3, y: 0.36, z: 0.3 },
+    [46.6, 1.48, 14.6],
+    plain('#9a3d31', { roughness: 0.5 }),
+  ),
+  scenery('ferry-spout', 'Spout', 'box', { x: 0.12, y: 0.12, z: 0.5 }, [46.6, 1.42, 14.95], STEEL),
   ...[2.75, 5.25].map((z, i) =>
     scenery(`float-${i}`, `Dredger’s float ${i + 1}`, 'box', { x: 8.5, y: 0.85, z: 1.3 }, [58.6, -0.62, z], HULL),
   ),

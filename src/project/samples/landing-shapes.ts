@@ -20,7 +20,7 @@ export const LANDING_SHAPES: Readonly<Record<string, Partial<ShapeSpec>>> = {
   // Where its two eyes are spliced.
   'Mooring line': gauged(keys([0, 1.4], [0.05, 1.4], [0.09, 1], [0.91, 1], [0.95, 1.4], [1, 1.4])),
   // Its fittings.
-  'Bilge hose': { stiff: [{ from: 0, to: 0.26 }, { from: 3.86, to: 4.12 }] }, // prettier-ignore
+  'Bilge hose': { stiff: [{ from: 0, to: 0.26 }, { from: 3.37, to: 3.63 }] }, // prettier-ignore
   Honeysuckle: profiled({ kind: 'pointed', end: 'end', over: 0.6, tip: 0.3 }, 'straight'),
   'Driftwood spiral': gauged(keys([0, 0.16], [0.25, 0.3], [0.55, 0.42], [0.85, 0.36], [1, 0.15])),
 };

@@ -1,4 +1,5 @@
 import { Box } from '@mui/material';
+import { Fragment } from 'react';
 
 /** Words with commas in one line: of those that have no room whole parts are left out, from the last one on. */
 export function WholeParts({ text, isAtEnd = false }: { text: string; isAtEnd?: boolean }) {
@@ -6,24 +7,23 @@ export function WholeParts({ text, isAtEnd = false }: { text: string; isAtEnd?: 
     <Box
       component="span"
       sx={{
-        display: 'flex',
-        flexWrap: 'wrap',
-        justifyContent: isAtEnd ? 'flex-end' : 'flex-start',
+        display: 'block',
         height: '1.5em',
         lineHeight: 1.5,
         overflow: 'hidden',
+        textOverflow: 'ellipsis',
+        textAlign: isAtEnd ? 'right' : 'left',
         minWidth: 0,
         color: 'text.secondary',
       }}
     >
       {text.split(/(?=, )/).map((part, i) => (
-        <Box
-          key={i}
-          component="span"
-          sx={{ maxWidth: '100%', overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'pre' }}
-        >
-          {part}
-        </Box>
+        <Fragment key={i}>
+          {i > 0 && <wbr />}
+          <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
+            {part}
+          </Box>
+        </Fragment>
       ))}
     </Box>
   );
