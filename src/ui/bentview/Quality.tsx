@@ -6,7 +6,7 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { Vector2, type Camera, type Object3D, type Scene, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
-import { useApp, usePicture, useResults, useSession } from '../state/app-context';
+import { useApp, usePicture, useResults } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
 import { askMirrors } from '../place/mirror';
 import { CopyPicture } from './copy-picture';
@@ -19,13 +19,8 @@ import { shadowKey } from './shadow-key';
 import { StillLayer } from './still-layer';
 import { useRest } from './use-rest';
 import { useMovingRuns } from './use-moving-runs';
+import { useShare } from './use-share';
 
-/** Milliseconds that a picture takes: slower ones are drawn coarser while something moves, quicker ones finer again. */
-const SLOW = 80;
-const QUICK = 30;
-const FINER = 1.25;
-/** Pixels of the picture per pixel of the page, at the least. */
-export const COARSEST = 0.7;
 /** Milliseconds without another picture until one is drawn that takes its time, and on a slow machine, which it would keep from what comes next. */
 const REST = 250;
 const REST_OF_SLOW = 700;
@@ -36,47 +31,20 @@ const DRAWS = 1;
 export function Quality() {
   const { gl, invalidate } = useThree();
   const controls = useThree((s) => s.controls) as Controls | null;
-  const [isTurned, setTurned] = useState(false);
-  const isDragging = useSession((s) => s.isDragging);
-  const isPlaying = useSession((s) => s.isPlaying);
-  const isRiding = useSession((s) => s.ride !== undefined && !s.ride.isHeld);
+  const { isDragging, isTurned, isMoving, isPassing, now, inPassing, took } = useShare();
   const isFine = usePicture((s) => s.isFine);
   const isWorking = useResults((s) => s.busy.size > 0);
   const hasRuns = useResults((s) => s.results.size > 0);
-  const isMoving = isDragging || isTurned || isPlaying || isRiding;
-  /** Another picture comes soon: this one is not looked at for long. */
-  const isPassing = isMoving || isWorking;
-  const share = useRef(COARSEST);
-  const passesNow = useRef(false);
-  const shareInPassing = useRef<number>(undefined);
   const moving = useMovingRuns();
   const { document, results: resultsStore } = useApp();
   const { mode } = useColorScheme();
   const isMoved = ({ userData }: Object3D): boolean => userData.moves === true || moving.has(userData.run as string);
 
   useEffect(() => {
-    if (!controls) return;
-    const begin = () => {
-      share.current = shareInPassing.current ?? 1; // with the very first picture
-      setTurned(true);
-    };
-    const end = () => setTurned(false);
-    controls.addEventListener('start', begin);
-    controls.addEventListener('end', end);
-    return () => {
-      controls.removeEventListener('start', begin);
-      controls.removeEventListener('end', end);
-    };
-  }, [controls]);
-
-  useEffect(() => {
-    passesNow.current = isPassing;
-    // What comes first is seen sooner coarsely, whatever the machine.
-    share.current = isPassing || !isFine ? (shareInPassing.current ?? (isMoving ? 1 : COARSEST)) : 1;
     if (isPassing) return;
     gl.shadowMap.autoUpdate = true; // the lights look at it before the next picture
     invalidate();
-  }, [gl, isFine, isMoving, isPassing, invalidate]);
+  }, [gl, isFine, isPassing, invalidate]);
   useEffect(() => {
     gl.shadowMap.needsUpdate = true;
   }, [gl, isFine]);
@@ -111,27 +79,29 @@ export function Quality() {
   // A priority of its own: from here on the picture is drawn here and nowhere else.
   useFrame(({ scene, camera }) => {
     rest.stop();
+    const share = now();
     // Before the picture is drawn, so that it is not drawn once more for this.
-    const wanted = Math.min(Math.max(window.devicePixelRatio, 1), 2) * share.current;
+    const wanted = Math.min(Math.max(window.devicePixelRatio, 1), 2) * share;
     if (gl.getPixelRatio() !== wanted) gl.setPixelRatio(wanted);
     // A run that grows takes its shadow along where there is time for it.
-    const areShadowsAnew = !isDragging && !isTurned && (share.current === 1 || !isMoving);
-    const isFirst = isWorking && shareInPassing.current === undefined; // shadows come with the next one
+    const areShadowsAnew = !isDragging && !isTurned && (share === 1 || !isMoving);
+    const isFirst = isWorking && inPassing() === undefined; // shadows come with the next one
     const casting = areShadowsAnew && !isFirst ? shadowKey(scene) : casts.current;
     gl.shadowMap.autoUpdate = casting !== casts.current;
     casts.current = casting;
-    const drawn = share.current;
-    const isSmooth = drawn === 1 && isFine;
+    const isSmooth = share === 1 && isFine;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
     const { results } = resultsStore.getState();
-    if (isSmooth && isShown)
-      askMirrors(camera, [document.getState().stored, results].map((state) => numbers.of(state)).join() + mode + gl.info.memory.textures); // prettier-ignore
+    if (isSmooth && isShown) {
+      const states = [document.getState().stored, results].map((state) => numbers.of(state));
+      askMirrors(camera, [...states, mode, gl.info.memory.textures].join());
+    }
     const isDraggingRuns = isDragging && moving.size > 0;
     const key = isDraggingRuns ? keyOf(results, moving, numbers) : '';
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
       // A slow machine draws the place plainly while something moves.
-      if (isMoving && isShown && drawn < 1) withQuickLooks(scene, () => gl.render(scene, camera));
+      if (isMoving && isShown && share < 1) withQuickLooks(scene, () => gl.render(scene, camera));
       else gl.render(scene, camera);
       still.dispose();
     }
@@ -142,16 +112,9 @@ export function Quality() {
       copy.draw(gl, smooth.current!);
     }
     if (isSmooth && isShown && !isPassing)
-      rest.begin(shareInPassing.current === 1 ? REST : REST_OF_SLOW, () => shade(scene, camera));
-    if (isKeptAnew) return; // how long this took says nothing of the pictures to come
-    void drawnIn(gl.getContext() as WebGL2RenderingContext).then((took) => {
-      if (!hasRuns) return;
-      // At rest a first guess only: with the shadows it takes longer.
-      if (isPassing) {
-        shareInPassing.current = nextShare(drawn, took);
-        if (passesNow.current) share.current = shareInPassing.current; // the last picture of a move is told of when all rests
-      } else shareInPassing.current ??= nextShare(drawn, took);
-    });
+      rest.begin(inPassing() === 1 ? REST : REST_OF_SLOW, () => shade(scene, camera));
+    if (isKeptAnew || !hasRuns) return; // how long this took says nothing of the pictures to come
+    void drawnIn(gl.getContext() as WebGL2RenderingContext).then((milliseconds) => took(share, milliseconds));
   }, DRAWS);
   return null;
 }
@@ -162,12 +125,6 @@ function fitting(gl: WebGLRenderer, kept: RefObject<WebGLRenderTarget | undefine
   kept.current ??= screenPicture(x, y, true);
   kept.current.setSize(x, y);
   return kept.current;
-}
-
-/** The time goes with the number of pixels. */
-function nextShare(share: number, took: number): number {
-  if (took > SLOW) return Math.max(share * Math.sqrt(SLOW / took), COARSEST);
-  return took < QUICK ? Math.min(share * FINER, 1) : share;
 }
 
 /** Which results are drawn of the runs that stand still. */
