@@ -76,6 +76,8 @@ export interface CurveKind<K extends string = string> {
   insert(shape: PathShape, leg: number, t: number): InsertedPoint;
   /** Whether a path of few numbers may be turned about a unit axis by turning its points; absent = about any. */
   turnsAbout?(axis: Vec3): boolean;
+  /** What else a path of few numbers may say once its points are mirrored, for it to be the mirrored curve; one of these is, or none. */
+  mirrored?(shape: PathShape): readonly PathShape[];
   /** The same curve run through the other way, where turning the points round is not all there is to it. */
   reversed?(shape: PathShape): PathShape;
   reducedRoundings?(shape: PathShape): readonly ReducedRounding[];

@@ -66,6 +66,38 @@ describe('moving, turning and scaling points', () => {
     expect(lengthOf(scaled) / lengthOf(spec)).toBeCloseTo(2, 4);
   });
 
+  it.each(paths)('that mirror a whole path, too: $kind', ({ kind, spec }) => {
+    for (const by of [
+      [-1, 1, 1],
+      [1, 1, -1],
+    ] as Vec3[]) {
+      // prettier-ignore
+      const about: Vec3 = [1, 2, 3];
+      const mirrored = transformPoints(spec, all(spec), { kind: 'scale', about, by });
+      const wanted = samples(spec).map((p) => p.map((c, k) => about[k] + (c - about[k]) * by[k]) as unknown as Vec3);
+      expect(far(samples(mirrored), wanted)).toBeLessThan(lengthOf(spec) * (mirrored.kind === kind ? 1e-9 : 3e-5));
+    }
+  });
+
+  it('that mirror upright paths of few numbers leave them such', () => {
+    const upright = (kind: CurveSpec['kind'], places: Vec3[], numbers: object) => ({ ...pathOf(kind, places), numbers }) as CurveSpec; // prettier-ignore
+    for (const spec of [
+      upright('helix', [[1e6, 0, 0], [1e6, 4, 0]], { turns: 2.3, startAngle: 0.4, startRadius: 2, endRadius: 1 }), // prettier-ignore
+      upright('hanging', [[0, 3, 0], [7, 2, 4]], { slack: 0.2 }), // prettier-ignore
+      upright('arc', [[0, 0, 0], [3, 1, 1], [5, 0, 4]], {}), // prettier-ignore
+    ])
+      for (const by of [
+        [-1, 1, 1],
+        [1, 1, -1],
+      ] as Vec3[]) {
+        // prettier-ignore
+        const mirrored = transformPoints(spec, all(spec), { kind: 'scale', about: [0, 0, 0], by });
+        expect(mirrored.kind).toBe(spec.kind);
+        expect(lengthOf(mirrored)).toBeCloseTo(lengthOf(spec), 8);
+        expect(transformPoints(mirrored, all(mirrored), { kind: 'scale', about: [0, 0, 0], by }).kind).toBe(spec.kind);
+      }
+  });
+
   it('of some points leave the others where they are, and carry handles and radii', () => {
     const spec = bent('handles');
     const moved = transformPoints(spec, [1, 2], { kind: 'scale', about: middleOf(spec, [1, 2]), by: [3, 3, 3] });

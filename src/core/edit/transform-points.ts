@@ -1,7 +1,7 @@
-import { add, rotate, sub, type Vec3 } from '../math/vec3';
+import { add, distance, rotate, sub, type Vec3 } from '../math/vec3';
 import type { PathPoint } from '../curve/path-spec';
 import { fieldValue } from '../curve/curve-kind';
-import { curveKind, type CurveSpec } from '../curve/registry';
+import { compileCurve, curveKind, type CurveSpec } from '../curve/registry';
 import { changeKind } from './change-kind';
 import { releasedAround, withPartners } from './move-point';
 
@@ -16,14 +16,12 @@ export type Transform =
  * keeps its shape: one of few numbers that could not say so becomes points first.
  */
 export function transformPoints(spec: CurveSpec, chosen: readonly number[], transform: Transform): CurveSpec {
-  const all = spec.points.length > 0 && chosen.length >= spec.points.length;
-  if (all && !survives(spec, transform)) {
+  const isWhole = spec.points.length > 0 && chosen.length >= spec.points.length;
+  if (isWhole && !survives(spec, transform)) {
+    const mirrored = mirroredInKind(spec, transform);
+    if (mirrored) return mirrored;
     const points = changeKind(spec, 'handles');
-    return transformed(
-      points,
-      points.points.map((_, i) => i),
-      transform,
-    );
+    return transformed(points, all(points), transform);
   }
   return transformed(spec, [...withPartners(spec, chosen)], transform);
 }
@@ -36,10 +34,41 @@ function survives(spec: CurveSpec, transform: Transform): boolean {
   return transform.by.every((factor) => Math.abs(factor - transform.by[0]) < 1e-12 && factor > 0);
 }
 
+/** A path of few numbers that is mirrored, as one of its own kind, where that kind can say so. */
+function mirroredInKind(spec: CurveSpec, transform: Transform): CurveSpec | undefined {
+  const isMirror = transform.kind === 'scale' && transform.by.every((factor) => Math.abs(factor) === 1);
+  if (!isMirror) return undefined;
+  const carried = transformed(spec, all(spec), transform);
+  const { place } = carrying(transform);
+  const mirrored = placesOn(spec).map(place);
+  const most = Math.max(...mirrored.flat().map(Math.abs), 1) * SAME;
+  return [carried, ...(curveKind(spec).mirrored?.(carried) ?? [])].find((tried) => {
+    const places = placesOn(tried as CurveSpec);
+    return places.length > 0 && places.every((p, i) => distance(p, mirrored[i]) < most);
+  }) as CurveSpec | undefined;
+}
+
+/** Places that lie as far off as this share of where they are count as the same. */
+const SAME = 1e-9;
+const SAMPLES = 64;
+
+/** Places over a curve's parameter; none where it is no curve. */
+function placesOn(spec: CurveSpec): Vec3[] {
+  const curve = compileCurve(spec);
+  if (!curve.ok) return [];
+  const place = new Float64Array(3);
+  return Array.from({ length: SAMPLES + 1 }, (_, i): Vec3 => {
+    curve.value.pointAt(place, 0, i / SAMPLES);
+    return [place[0], place[1], place[2]];
+  });
+}
+
+const all = ({ points }: CurveSpec): number[] => points.map((_, i) => i);
+
 function transformed(spec: CurveSpec, chosen: readonly number[], transform: Transform): CurveSpec {
   const isChosen = new Set(chosen);
-  const all = isChosen.size >= spec.points.length;
-  const free = all ? spec : releasedAround(spec, isChosen);
+  const isWhole = isChosen.size >= spec.points.length;
+  const free = isWhole ? spec : releasedAround(spec, isChosen);
   const { place, direction, factor } = carrying(transform);
   const isMirrored = transform.kind === 'scale' && transform.by[0] * transform.by[1] * transform.by[2] < 0;
   const points = free.points.map((point, i): PathPoint => {
@@ -56,7 +85,7 @@ function transformed(spec: CurveSpec, chosen: readonly number[], transform: Tran
   return {
     ...free,
     points,
-    ...(all && factor !== 1 && curveKind(spec).fields && { numbers: scaledNumbers(spec, factor) }),
+    ...(isWhole && factor !== 1 && curveKind(spec).fields && { numbers: scaledNumbers(spec, factor) }),
   };
 }
 
@@ -90,7 +119,7 @@ function carrying(transform: Transform) {
 
 /** The whole path so many metres higher; it keeps its kind. */
 export const raised = (spec: CurveSpec, by: number): CurveSpec =>
-  by === 0 ? spec : transformPoints(spec, spec.points.map((_, i) => i), { kind: 'move', by: [0, by, 0] }); // prettier-ignore
+  by === 0 ? spec : transformPoints(spec, all(spec), { kind: 'move', by: [0, by, 0] });
 
 /** The middle of some points' box. */
 export function middleOf(spec: CurveSpec, chosen: readonly number[]): Vec3 {

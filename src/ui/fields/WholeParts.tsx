@@ -1,5 +1,4 @@
 import { Box } from '@mui/material';
-import { Fragment } from 'react';
 
 /** Words with commas in one line: of those that have no room whole parts are left out, from the last one on. */
 export function WholeParts({ text, isAtEnd = false }: { text: string; isAtEnd?: boolean }) {
@@ -10,6 +9,7 @@ export function WholeParts({ text, isAtEnd = false }: { text: string; isAtEnd?: 
         display: 'block',
         height: '1.5em',
         lineHeight: 1.5,
+        lineBreak: 'anywhere', // before a comma, too; a <wbr> there would be read as a space
         overflow: 'hidden',
         textOverflow: 'ellipsis',
         textAlign: isAtEnd ? 'right' : 'left',
@@ -18,12 +18,9 @@ export function WholeParts({ text, isAtEnd = false }: { text: string; isAtEnd?: 
       }}
     >
       {text.split(/(?=, )/).map((part, i) => (
-        <Fragment key={i}>
-          {i > 0 && <wbr />}
-          <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-            {part}
-          </Box>
-        </Fragment>
+        <Box key={i} component="span" sx={{ whiteSpace: 'nowrap' }}>
+          {part}
+        </Box>
       ))}
     </Box>
   );

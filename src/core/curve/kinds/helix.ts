@@ -122,6 +122,13 @@ export const helix = defineCurveKind({
     atEnd(1, 'roll', { label: 'Roll at the top', ...ROLL }),
   ],
   turnsAbout: () => false, // where it starts is told from the scene's axes
+  mirrored(shape) {
+    const [turns, start] = [-fieldValue(shape, TURNS), fieldValue(shape, FROM)];
+    return [-start, Math.PI - start].map((startAngle) => ({
+      ...shape,
+      numbers: { ...shape.numbers, turns, startAngle },
+    }));
+  },
   compile(shape) {
     const { points } = toDistinctPoints(shape);
     if (points.length < 1) return fail('curve.too-few-points', { needed: 1, given: 0 });
