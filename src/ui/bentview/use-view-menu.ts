@@ -54,10 +54,8 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
     const { layout, id: course } = courseView(result, shown);
     const found = layout.placements.find((own) => own.station <= station && station < own.station + own.length);
     if (!found) return [];
-    const choose = () => {
-      set({ run: id, point: undefined, guide: undefined });
-      set({ course, piece: found.piece, step: 'laying' });
-    };
+    const choose = () =>
+      set({ run: id, course, piece: found.piece, step: 'laying', point: undefined, guide: undefined });
     const run = document.getState().project.runs.find((own) => own.id === id);
     const own = run?.courses.find((each) => each.id === course);
     return [

@@ -198,8 +198,9 @@ export const createSessionStore = (): SessionStore =>
         ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
         ...('projectId' in change && { held: undefined, lookFrom: undefined }), // of another project
         ...(('run' in change || 'projectId' in change || 'view' in change) && { ride: undefined }),
-        ...('run' in change && !('course' in change) && { course: undefined, segment: undefined, piece: undefined }),
-        ...('course' in change && !('segment' in change) && { segment: undefined, piece: undefined }),
+        ...('run' in change && !('course' in change) && { course: undefined }),
+        ...(('run' in change || 'course' in change) && !('segment' in change) && { segment: undefined }),
+        ...(('run' in change || 'course' in change) && !('piece' in change) && { piece: undefined }),
       }),
     frame: (what) =>
       set(({ framing, guide }) => ({
