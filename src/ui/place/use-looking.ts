@@ -28,8 +28,8 @@ export function useLooking() {
     ride: ({ id }: Run) => {
       const { set } = session.getState();
       const length = results.getState().results.get(id)?.path.length ?? 10;
-      set({ view: 'free', isFlat: false });
-      set({ ride: { speed: rideSpeed(length), isHeld: false, station: 0, count: 1 } });
+      const ride = { speed: rideSpeed(length), isHeld: false, station: 0, count: 1 };
+      set({ view: 'free', isFlat: false, ride });
     },
   };
 }

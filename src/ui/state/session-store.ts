@@ -189,24 +189,25 @@ export const createSessionStore = (): SessionStore =>
         return { notices: [...notices, { id: (notices.at(-1)?.id ?? 0) + 1, text, kind: 'plain', ...how }] };
       }),
     dismiss: (gone) => set(({ notices }) => ({ notices: notices.filter(({ id }) => id !== gone) })),
-    set: (change) =>
-      set({
-        ...change,
-        ...('point' in change && !('more' in change) && { more: [] }),
-        ...('run' in change && !('moreRuns' in change) && { moreRuns: [] }),
-        ...('guide' in change && !('moreGuides' in change) && { moreGuides: [] }),
-        ...('run' in change && !('laneKeys' in change) && { laneKeys: [], ring: undefined }),
-        ...('projectId' in change && { held: undefined, lookFrom: undefined }), // of another project
-        ...(('run' in change || 'projectId' in change || 'view' in change) && { ride: undefined }),
-        ...('run' in change && !('course' in change) && { course: undefined }),
-        ...(('run' in change || 'course' in change) && !('segment' in change) && { segment: undefined }),
-        ...(('run' in change || 'course' in change) && !('piece' in change) && { piece: undefined }),
-      }),
+    set: (change) => set({ ...letGo(change), ...change }),
     frame: (what) =>
       set(({ framing, guide }) => ({
         framing: { what: what === 'chosen' ? (guide ? 'guide' : 'run') : what, count: framing.count + 1 },
       })),
   }));
+
+/** What was chosen of something else than what is chosen now; what is said beside that stands. */
+function letGo(change: Partial<SessionState>): Partial<SessionState> {
+  const isOther = (...keys: readonly (keyof SessionState)[]) => keys.some((key) => key in change);
+  return {
+    ...(isOther('point') && { more: [] }),
+    ...(isOther('guide') && { moreGuides: [] }),
+    ...(isOther('run') && { moreRuns: [], laneKeys: [], ring: undefined, course: undefined }),
+    ...(isOther('run', 'course') && { segment: undefined, piece: undefined }),
+    ...(isOther('run', 'projectId', 'view') && { ride: undefined }),
+    ...(isOther('projectId') && { held: undefined, lookFrom: undefined }),
+  };
+}
 
 /** The chosen points of the selected run's path, the one whose numbers are shown first. */
 export const chosenPoints = ({ point, more }: Pick<SessionState, 'point' | 'more'>): readonly number[] =>
