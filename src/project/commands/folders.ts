@@ -1,4 +1,5 @@
 import type { Guide, Project, Run } from '../schema';
+import { untaken } from '../untaken';
 
 /** Lists whose rows may lie in folders. A folder is there as long as something lies in it. */
 export type FolderedList = 'runs' | 'guides';
@@ -30,13 +31,11 @@ export const showFolder = (project: Project, list: FolderedList, folder: string,
   changed(project, list, (item) => (item.folder === folder ? { ...item, visible } : item));
 
 /** A name that no folder of the list has. */
-export function freeFolder(project: Project, list: FolderedList): string {
-  const taken = new Set((project[list] as readonly Item[]).map(({ folder }) => folder));
-  for (let i = 1; ; i++) {
-    const name = i === 1 ? 'Folder' : `Folder ${i}`;
-    if (!taken.has(name)) return name;
-  }
-}
+export const freeFolder = (project: Project, list: FolderedList): string =>
+  untaken(
+    'Folder',
+    (project[list] as readonly Item[]).map(({ folder }) => folder),
+  );
 
 /** Moves items to where another one is, into the folder in which that lies. */
 export function moveItems(project: Project, list: FolderedList, ids: readonly string[], to: string): Project {

@@ -4,6 +4,7 @@ import type { RunSteps } from '../../core/motion/run-spec';
 import { keysOf, withKeysOf } from './keys';
 import { withoutLostWaits } from './waits';
 import { courseOf, laysSegment, type Course, type Path, type Project, type Run } from '../schema';
+import { untaken } from '../untaken';
 
 export const addRun = (project: Project, run: Run): Project => ({ ...project, runs: [...project.runs, run] });
 
@@ -83,14 +84,11 @@ export function deleteRun(project: Project, id: string): Project {
 }
 
 /** A name of its own: `name`, or with the next free number behind it. */
-export function freeName(project: Project, name: string): string {
-  const base = name.replace(/ \d+$/, '').slice(0, 190);
-  const taken = new Set(project.runs.map((run) => run.name));
-  if (!taken.has(name)) return name;
-  let n = 2;
-  while (taken.has(`${base} ${n}`)) n++;
-  return `${base} ${n}`;
-}
+export const freeName = ({ runs }: Project, name: string): string =>
+  untaken(
+    name,
+    runs.map((run) => run.name),
+  );
 
 /** A run like another one, right behind it: along the same path, or along `path`, a new one. The segment is shared. */
 export function addAlike(project: Project, id: string, newRun: string, path?: Path): Project {

@@ -32,7 +32,7 @@ export function CommandsDialog() {
         options={commands}
         filterOptions={filter}
         getOptionLabel={({ label }) => label}
-        getOptionKey={({ label, where }) => `${label} ${where}`}
+        getOptionKey={(option) => commands.indexOf(option)} // two runs may have one name
         noOptionsText="Nothing is called that."
         onClose={(_, reason) => reason === 'escape' && close()}
         onChange={(_, command) => {

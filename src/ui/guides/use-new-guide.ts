@@ -1,6 +1,7 @@
 import { guideBody, type GuideShape } from '../../core/guides/guide-spec';
 import { addGuide } from '../../project/commands/guides';
 import { newId } from '../../project/new-id';
+import { untaken } from '../../project/untaken';
 import { useApp } from '../state/app-context';
 
 /** Adds a guide at the origin, by a name of its own, and shows it. */
@@ -9,11 +10,11 @@ export function useNewGuide() {
   return (label: string, shape: GuideShape): void => {
     const id = newId();
     const { project, edit } = document.getState();
-    const count = project.guides.filter(({ name }) => name.startsWith(label)).length;
+    const taken = project.guides.map(({ name }) => name);
     const isOpen = shape.from === 'body' && guideBody(shape.kind).isOpen;
     edit((now) =>
       addGuide(now, {
-        ...{ id, name: count > 0 ? `${label} ${count + 1}` : label, visible: true, shape },
+        ...{ id, name: untaken(label, taken), visible: true, shape },
         ...{ position: [0, 0, 0], turn: [0, 0, 0], clearance: isOpen ? null : 0 },
       }),
     );

@@ -34,7 +34,7 @@ describe('looking', () => {
     lens.attach(() => ({ camera, target: new Vector3(0.0004, 0, 7) }) as unknown as Sight);
     done(useLooking, ({ keep }) => keep());
     const made = now().cameras!.at(-1)!;
-    expect(made).toMatchObject({ name: `Camera ${project.cameras!.length + 1}`, position: [1.235, 2, -1e6], target: [0, 0, 7] }); // prettier-ignore
+    expect(made).toMatchObject({ name: 'Camera 1', position: [1.235, 2, -1e6], target: [0, 0, 7] }); // prettier-ignore
     document.temporal.getState().undo();
     expect(now().cameras).toEqual(project.cameras);
   });

@@ -2,6 +2,7 @@ import { saveCamera } from '../../project/commands/place';
 import { newId } from '../../project/new-id';
 import type { SavedCamera } from '../../project/place-spec';
 import type { Run } from '../../project/schema';
+import { untaken } from '../../project/untaken';
 import { useApp } from '../state/app-context';
 
 /** Metres a second for a run of this length: half a minute for all of it, at a walk at the least where there is room. */
@@ -21,7 +22,7 @@ export function useLooking() {
       const place = (v: { toArray(): number[] }) => v.toArray().map((c) => Number(c.toFixed(3))) as [number, number, number]; // prettier-ignore
       const [position, target] = [place(sight.camera.position), place(sight.target)];
       document.getState().edit((project) => {
-        const name = `Camera ${(project.cameras?.length ?? 0) + 1}`;
+        const name = untaken('Camera 1', project.cameras?.map((camera) => camera.name) ?? []);
         return saveCamera(project, { id: newId(), name, position, target });
       });
     },
