@@ -232,18 +232,32 @@ test('nothing is cut off at any of the sizes of a screen', async ({ page }) => {
             Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top) > 2
           )
             wrong.push(`${a.name} and ${b.name} overlap`);
-      // What has no room is left out whole; words that end in dots are cut.
-      for (const element of document.querySelectorAll<HTMLElement>('header *, aside *, section *, nav *')) {
-        const isText = [...element.childNodes].some(({ nodeType }) => nodeType === Node.TEXT_NODE);
-        if (!isText || !element.checkVisibility()) continue;
-        const { textOverflow, overflowX } = getComputedStyle(element);
-        if (overflowX === 'hidden' && textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth + 1)
-          wrong.push(`${element.textContent} is cut`);
-      }
       const ticket = document.querySelector('aside[aria-label="Ticket"]')!;
       if (ticket.scrollWidth > ticket.clientWidth) wrong.push('the ticket is cut');
       return wrong;
     });
+    cut.push(...(await cutWords(page)));
+    await page.getByRole('button', { name: 'Add a run' }).click();
+    await expect(page.getByRole('dialog', { name: 'New run' }).getByRole('button', { name: 'Rope', exact: true })).toBeVisible();
+    cut.push(...(await cutWords(page)));
+    await page.keyboard.press('Escape');
     expect({ width, height, zoom, cut }).toEqual({ width, height, zoom, cut: [] });
   }
 });
+
+/** What has no room is left out whole; words that end in dots are cut. */
+const cutWords = (page: Page) =>
+  page.evaluate(() => {
+    const wrong: string[] = [];
+    for (const element of document.querySelectorAll<HTMLElement>(
+      'header *, aside *, section *, nav *, [role="dialog"] *',
+    )) {
+      const isText = [...element.childNodes].some(({ nodeType }) => nodeType === Node.TEXT_NODE);
+      if (!isText || !element.checkVisibility()) continue;
+      const { textOverflow, overflowX, webkitLineClamp } = getComputedStyle(element);
+      const isTooWide = textOverflow === 'ellipsis' && element.scrollWidth > element.clientWidth + 1;
+      const isTooLong = webkitLineClamp !== 'none' && element.scrollHeight > element.clientHeight + 1;
+      if (overflowX === 'hidden' && (isTooWide || isTooLong)) wrong.push(`${element.textContent} is cut`);
+    }
+    return wrong;
+  });
