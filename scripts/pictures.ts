@@ -65,7 +65,10 @@ await picture('export', async (page) => {
   await page.getByRole('button', { name: 'Work it out' }).click();
   await page.getByText(/Off by up to/).waitFor({ timeout: 60_000 });
 });
-await picture('shelf', (page) => page.getByRole('button', { name: 'Saltgrass Landing' }).click());
+await picture('shelf', async (page) => {
+  await page.getByRole('button', { name: 'Saltgrass Landing' }).click();
+  await page.waitForTimeout(15_000); // until its pictures are made
+});
 await picture('dark', async (page) => {
   await page.getByRole('button', { name: 'Dark theme' }).click();
   await page.mouse.move(400, 560);

@@ -11,6 +11,7 @@ import { drawnEdges } from '../../core/mesh/drawn-edges';
 import type { Mesh } from '../../core/mesh/mesh';
 import { useDark } from '../place/use-place';
 import { usePicture } from '../state/app-context';
+import { fading, meanLength } from './fading-lines';
 
 /** What a mesh is drawn with where its rows and seams are shown over clay. */
 export interface LineDrawing {
@@ -36,13 +37,10 @@ export function useLineDrawing(mesh: Pick<Mesh, 'positions' | 'indices'>): LineD
     return {
       clay: new MeshStandardMaterial({ color: clay, roughness: 0.95, side: DoubleSide, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }), // prettier-ignore
       edges,
-      wire: new MeshBasicMaterial({
-        color: wire,
-        wireframe: true,
-        transparent: true,
-        opacity: 0.38,
-        depthWrite: false,
-      }),
+      wire: fading(
+        new MeshBasicMaterial({ color: wire, wireframe: true, transparent: true, opacity: 0.38, depthWrite: false }),
+        meanLength(mesh.positions, pairs),
+      ),
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- which edges are drawn stays when vertices only move
   }, [indices, isLines, clay, wire]);

@@ -78,6 +78,7 @@ export function ShelfDialog() {
           label="Name of this project"
           defaultValue={name}
           key={current}
+          sx={{ mt: 2 }}
           slotProps={{ htmlInput: { maxLength: 200 } }}
           onBlur={(event) => {
             const next = event.target.value.trim();
