@@ -8,6 +8,7 @@ import type { OrbitControls as Controls } from 'three-stdlib';
 import type { Look, ViewName } from '../state/session-store';
 import type { Vec3 } from '../../core/math/vec3';
 import { fitCamera } from './fit-camera';
+import { frameClear } from './frame-clear';
 import { FOV, placeLens, sightOf, type Eye, type EyeSight } from './lens-change';
 import { useWheelSpeed } from './use-wheel-speed';
 import type { Sphere } from './scene-box';
@@ -43,6 +44,7 @@ export function ViewCamera(props: ViewCameraProps) {
   const camera = useThree((s) => s.camera) as Eye;
   const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
+  const scene = useThree((s) => s.scene);
   const invalidate = useThree((s) => s.invalidate);
   const latest = useRef({ sphere, places });
   const done = useRef({ view, framing: -1, look: 0 });
@@ -64,14 +66,16 @@ export function ViewCamera(props: ViewCameraProps) {
     else if (view !== before.view || framing !== before.framing) {
       const direction = new Vector3(...DIRECTIONS[view]).normalize();
       const room = { above: toolbar / height, below: 0 };
-      controls.target.copy(fitCamera(camera, direction, latest.current.places, width / height, room));
+      const { places } = latest.current;
+      const frame = (side: Vector3) => fitCamera(camera, side, places, width / height, room);
+      controls.target.copy(view === 'free' ? frameClear(camera, scene, direction, places, frame) : frame(direction));
     }
     // A lens of another kind looks from where the other one did; a window of another size is no reason to look elsewhere.
     else if (sight.current && sight.current.lens !== camera) controls.target.copy(placeLens(camera, sight.current));
     else return;
     controls.update();
     invalidate();
-  }, [camera, controls, view, wantsFlat, framing, lookFrom, width, height, toolbar, invalidate]);
+  }, [camera, controls, view, wantsFlat, framing, lookFrom, width, height, toolbar, scene, invalidate]);
 
   useWheelSpeed();
 
