@@ -172,12 +172,6 @@ const look = async (page: Page, camera: string) => {
 };
 await picture('keys', async (page) => {
   await choose(page, 'Lamp cord');
-  await look(page, 'Hut and mast'); // from where one sees into the hut
-  await page.mouse.move(1100, 340);
-  for (let i = 0; i < 9; i++) {
-    await page.mouse.wheel(0, -100);
-    await page.waitForTimeout(300);
-  }
   await page.getByRole('group', { name: 'The straight view shows' }).getByRole('button', { name: 'Time' }).click();
   await goTo(page, 24);
   await page.getByRole('slider', { name: 'Key of Point 4 at 1.00 s' }).click();
