@@ -26,7 +26,7 @@ import { Quality } from './Quality';
 import { RideCamera } from './RideCamera';
 import { COARSEST } from './use-share';
 import { CourseMesh } from './CourseMesh';
-import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
+import { boundingSphere, framePlaces, sceneBox, sightPlaces, startBox } from './scene-box';
 import { useLateFraming } from './use-late-framing';
 import { ViewCamera } from './ViewCamera';
 import { WheelMeshes } from './WheelMeshes';
@@ -98,6 +98,8 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
       ...corners,
     ];
   }, [framing, guide, own, shown, viewport, empty]);
+  const wanted = framing.what === 'run' && own ? own.result : undefined;
+  const sights = useMemo(() => (wanted ? sightPlaces(wanted) : []), [wanted]);
   const late = useLateFraming(framing.count);
   const [made, anew] = useReducer((count: number) => count + 1, 0);
   return (
@@ -114,6 +116,7 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         view={view}
         framing={framing.count * 2 + (late === framing.count ? 1 : 0)}
         places={places}
+        sights={sights}
         sphere={sphere}
         isFlat={isFlat}
         lookFrom={lookFrom}

@@ -28,6 +28,8 @@ export interface ViewCameraProps {
   /** Frames `places` anew whenever this number changes. */
   readonly framing: number;
   readonly places: readonly Vec3[];
+  /** Those that scenery should not hide. */
+  readonly sights?: readonly Vec3[];
   /** A view that was asked for. */
   readonly lookFrom?: Look | undefined;
   /** Round the whole scene: how near and far the camera must see. */
@@ -40,19 +42,19 @@ export interface ViewCameraProps {
 
 /** A camera that turns freely, or looks straight from above, the front or the side without perspective. */
 export function ViewCamera(props: ViewCameraProps) {
-  const { view, isFlat = false, framing, lookFrom, sphere, places, toolbar = 0, isStill = false } = props;
+  const { view, isFlat = false, framing, lookFrom, sphere, places, sights = [], toolbar = 0, isStill = false } = props;
   const camera = useThree((s) => s.camera) as Eye;
   const controls = useThree((s) => s.controls) as Controls | null;
   const { width, height } = useThree((s) => s.size);
   const scene = useThree((s) => s.scene);
   const invalidate = useThree((s) => s.invalidate);
-  const latest = useRef({ sphere, places });
+  const latest = useRef({ sphere, places, sights });
   const done = useRef({ view, framing: -1, look: 0 });
   const sight = useRef<EyeSight>(undefined);
   const wantsFlat = view !== 'free' || isFlat;
   // Before the next picture: one that is drawn with the size of before may cut off what has just grown.
   useLayoutEffect(() => {
-    latest.current = { sphere, places };
+    latest.current = { sphere, places, sights };
   });
 
   useEffect(() => {
@@ -66,9 +68,9 @@ export function ViewCamera(props: ViewCameraProps) {
     else if (view !== before.view || framing !== before.framing) {
       const direction = new Vector3(...DIRECTIONS[view]).normalize();
       const room = { above: toolbar / height, below: 0 };
-      const { places } = latest.current;
+      const { places, sights } = latest.current;
       const frame = (side: Vector3) => fitCamera(camera, side, places, width / height, room);
-      controls.target.copy(view === 'free' ? frameClear(camera, scene, direction, places, frame) : frame(direction));
+      controls.target.copy(view === 'free' ? frameClear(camera, scene, direction, sights, frame) : frame(direction));
     }
     // A lens of another kind looks from where the other one did; a window of another size is no reason to look elsewhere.
     else if (sight.current && sight.current.lens !== camera) controls.target.copy(placeLens(camera, sight.current));

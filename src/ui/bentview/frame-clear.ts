@@ -9,28 +9,29 @@ const BETTER = 0.05;
 /** Radians from one side to the next, and how high one looks from when the usual height shows too little. */
 const STEP = Math.PI / 6;
 const LOW = 0.24;
-/** So many places of what is framed are looked for. */
+/** So many places are looked for. */
 const ASKED = 16;
 
 /**
- * Frames places from the usual side, or, where scenery stands before most of them, from the side that shows the most. `frame` puts the
- * camera on a side, a unit vector towards it, and gives what it then looks at.
+ * Frames something from the usual side, or, where scenery stands before most of the places that one wants to see of it, from the side that
+ * shows the most. `frame` puts the camera on a side, a unit vector towards it, and gives what it then looks at.
  */
 export function frameClear(
   camera: Camera,
   scene: Object3D,
   usual: Vector3,
-  places: readonly Vec3[],
+  wanted: readonly Vec3[],
   frame: (side: Vector3) => Vector3,
 ): Vector3 {
   const solids: Object3D[] = [];
+  scene.updateMatrixWorld();
   scene.traverseVisible((object) => {
     if (object.userData.isScenery) solids.push(object);
   });
   let best = { side: usual, seen: -1 };
   for (const side of sidesFrom(usual)) {
     const target = frame(side);
-    const seen = seenShare(camera.position, places, solids);
+    const seen = seenShare(camera.position, wanted, solids);
     if (seen >= (side === usual ? CONTENT : CLEAR)) return target;
     if (seen > best.seen + BETTER) best = { side, seen };
   }

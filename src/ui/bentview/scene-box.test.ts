@@ -1,6 +1,6 @@
 import type { Vec3 } from '../../core/math/vec3';
 import type { RunResult } from '../state/results-store';
-import { boundingSphere, framePlaces, sceneBox, startBox } from './scene-box';
+import { boundingSphere, framePlaces, sceneBox, sightPlaces, startBox } from './scene-box';
 
 const NOTHING = {
   positions: new Float32Array(),
@@ -47,6 +47,14 @@ describe('the box round what is seen', () => {
     const places = framePlaces([result(line)]);
     expect(places.length).toBeLessThan(8 * 130);
     expect(Math.max(...places.map(([x]) => x))).toBeGreaterThan(4950);
+  });
+
+  it('has places that one wants to see: over the path, on top of the segment, by the hundred', () => {
+    const line = Array.from({ length: 5000 }, (_, i): Vec3 => [i, 1, 2]);
+    const sights = sightPlaces(result(line, { up: 0.3 }));
+    expect(sights.length).toBeLessThan(130);
+    for (const [, y, z] of sights) expect([y, z]).toEqual([1.3, 2]);
+    expect(sights.at(-1)![0]).toBeGreaterThan(4950);
   });
 
   it('lies in its ball, whose surface goes through its corners', () => {

@@ -52,6 +52,14 @@ export function framePlaces(results: readonly RunResult[], empty = EMPTY_SCENE):
   return [0, 1].flatMap((a) => [0, 1].map((b): Vec3 => [a ? max[0] : min[0], 0, b ? max[2] : min[2]]));
 }
 
+/** Places that one wants to see of a run: along its path, on top of its segment. */
+export function sightPlaces({ path: { line }, courses }: RunResult): readonly Vec3[] {
+  const top = courses[0].segment.box.max[1];
+  const places: Vec3[] = [];
+  for (let i = 0; i < line.length; i += strideOf(line)) places.push([line[i], line[i + 1] + top, line[i + 2]]);
+  return places;
+}
+
 /** While one run is dragged those of the others stay. */
 const KNOWN = new WeakMap<PathView, readonly Vec3[]>();
 
@@ -62,8 +70,7 @@ function placesAlong({ path, courses }: RunResult): readonly Vec3[] {
   const { line } = path;
   const { min, max } = courses[0].segment.box;
   const wide = Math.max(Math.abs(min[2]), Math.abs(max[2]));
-  const stride = Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
-  for (let i = 0; i < line.length; i += stride) {
+  for (let i = 0; i < line.length; i += strideOf(line)) {
     const [x, y, z] = [line[i], line[i + 1], line[i + 2]];
     for (const dx of [-wide, wide])
       for (const dz of [-wide, wide]) places.push([x + dx, y + min[1], z + dz], [x + dx, y + max[1], z + dz]);
@@ -71,3 +78,6 @@ function placesAlong({ path, courses }: RunResult): readonly Vec3[] {
   KNOWN.set(path, places);
   return places;
 }
+
+/** From one place of a path's line to the next that is asked, of some hundred. */
+const strideOf = (line: ArrayLike<number>): number => Math.max(1, Math.floor(line.length / 3 / 120)) * 3;
