@@ -33,3 +33,4 @@ export const RED = tiled('#a4513f', 'planks', 1.1, 0.3);
 export const SLATE = tiled('#5d6468', 'stones', 1.1, 0.4);
 export const STEEL = plain('#59646b', { roughness: 0.5, metalness: 0.7 });
 export const HULL = plain('#31505f', { roughness: 0.55 });
+export const GLASS = plain('#26343d', { roughness: 0.18 });

@@ -1,7 +1,7 @@
 import type { GuideBodyName } from '../../core/guides/guide-spec';
 import type { Vec3 } from '../../core/math/vec3';
 import type { PlainFinish } from '../../core/segment/finish/finish-spec';
-import { GRASS, HULL, MUD, plain, RED, SLATE, STEEL, STONE, WHITE, WOOD, WOODS } from './landing-finishes';
+import { GLASS, GRASS, HULL, MUD, plain, RED, SLATE, STEEL, STONE, WHITE, WOOD, WOODS } from './landing-finishes';
 import type { PlaceSpec, SavedCamera } from '../place-spec';
 import type { Guide } from '../schema';
 
@@ -92,6 +92,11 @@ const ALL: readonly Guide[] = [
   scenery('ferry', 'Ferry', 'hull', { x: 13, y: 1.75, z: 4.2 }, [48.7, -0.5, 12.7], HULL),
   scenery('ferry-house', 'Wheelhouse', 'box', { x: 2.6, y: 1.9, z: 2.4 }, [45, 1.2, 12.7], WHITE),
   scenery('ferry-roof', 'Roof of the wheelhouse', 'box', { x: 3, y: 0.12, z: 2.8 }, [45, 3.1, 12.7], RED),
+  scenery('ferry-window', 'Window of the wheelhouse', 'box', { x: 0.04, y: 0.6, z: 1.7 }, [46.3, 2.2, 12.7], GLASS),
+  ...[11.5, 13.9].map((z, i) =>
+    scenery(`ferry-window-${i}`, `Side window ${i + 1}`, 'box', { x: 1.5, y: 0.6, z: 0.04 }, [45.1, 2.2, z], GLASS),
+  ),
+  scenery('ferry-funnel', 'Funnel', 'post', { radius: 0.14, height: 0.8 }, [44.3, 3.2, 12.1], STEEL),
   scenery('ferry-cleat', 'Cleat', 'box', { x: 0.5, y: 0.5, z: 0.16 }, [52.4, 1.4, 11.05], STEEL),
   scenery('ferry-roller', 'Bow roller', 'box', { x: 0.5, y: 0.9, z: 0.34 }, [54.85, 1.3, 12.5], STEEL),
   scenery('ferry-pump', 'Pump', 'box', { x: 0.5, y: 0.75, z: 0.5 }, [50.2, 1.05, 13.35], STEEL),
@@ -122,6 +127,8 @@ const ALL: readonly Guide[] = [
   ),
   scenery('dredger-house', 'Dredger’s engine house', 'box', { x: 2, y: 1.7, z: 3.6 }, [55.6, 0.23, 4], RED),
   scenery('dredger-roof', 'Roof of the engine house', 'box', { x: 2.4, y: 0.12, z: 4 }, [55.6, 1.93, 4], SLATE),
+  scenery('dredger-window', 'Window of the engine house', 'box', { x: 0.04, y: 0.5, z: 1.6 }, [56.6, 1.05, 4], GLASS),
+  scenery('dredger-door', 'Door of the engine house', 'box', { x: 0.8, y: 1.4, z: 0.04 }, [55.8, 0.25, 5.8], WHITE),
   ...[3.2, 4.8].map(
     (z, i) =>
     scenery(`dredger-post-${i}`, `Dredger’s post ${i + 1}`, 'box', { x: 0.22, y: 3.4, z: 0.16 }, [58.74, 0.2, z], STEEL), // prettier-ignore
