@@ -148,7 +148,7 @@ test('the landing is shown with sky, water and shade, from kept cameras; lines s
   await expect.poll(async () => { const { land } = await colours(); return land[1] - land[2]; }).toBeGreaterThan(20); // prettier-ignore
   await page.getByRole('button', { name: /^Looking:/ }).click();
   await page.getByRole('button', { name: 'Keep how I look now' }).click();
-  await expect(page.getByRole('button', { name: 'Look from Camera 7' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Look from Camera 1' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Picture:/ }).click();
   const picture = page.getByRole('dialog', { name: 'Picture' });
@@ -238,7 +238,9 @@ test('nothing is cut off at any of the sizes of a screen', async ({ page }) => {
     });
     cut.push(...(await cutWords(page)));
     await page.getByRole('button', { name: 'Add a run' }).click();
-    await expect(page.getByRole('dialog', { name: 'New run' }).getByRole('button', { name: 'Rope', exact: true })).toBeVisible();
+    await expect(
+      page.getByRole('dialog', { name: 'New run' }).getByRole('button', { name: 'Rope', exact: true }),
+    ).toBeVisible();
     cut.push(...(await cutWords(page)));
     await page.keyboard.press('Escape');
     expect({ width, height, zoom, cut }).toEqual({ width, height, zoom, cut: [] });
