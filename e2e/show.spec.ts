@@ -121,7 +121,7 @@ test('one rides along a run, holds, goes to a station, and is back where one was
   await ride.getByRole('button', { name: 'End' }).click();
   await expect(ride).toBeHidden();
   await look(page, 'Free');
-  await page.keyboard.press('Home');
+  await page.keyboard.press('w');
   await settled(page);
   await expect(disc(page, 4)).toBeVisible();
   expect(Math.abs((await middleOf(page, 4)).x - before.x)).toBeLessThan(60);

@@ -29,8 +29,8 @@ export function useAppKeys(): void {
   const isIn = (...tools: readonly ToolName[]) => tools.includes(session.getState().tool);
   useHotkeys('mod+z', () => past().undo(), OWN);
   useHotkeys('mod+shift+z, mod+y', () => past().redo(), OWN);
-  useHotkeys('home', () => session.getState().frame('all'), OUTSIDE_DIALOGS);
-  useHotkeys('end', () => session.getState().frame('chosen'), OUTSIDE_DIALOGS);
+  useHotkeys('w', () => session.getState().frame('all'), OUTSIDE_DIALOGS);
+  useHotkeys('t', () => session.getState().frame('chosen'), OUTSIDE_DIALOGS);
   useHotkeys('r', () => set({ isResultOnly: !session.getState().isResultOnly }), EVERYWHERE);
   useHotkeys('c', () => set({ dialog: 'commands' }), OUTSIDE_DIALOGS);
   useHotkeys('?', () => set({ dialog: 'keys' }), { ...EVERYWHERE, useKey: true });

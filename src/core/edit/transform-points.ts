@@ -1,9 +1,10 @@
-import { add, distance, rotate, sub, type Vec3 } from '../math/vec3';
+import { add, rotate, sub, type Vec3 } from '../math/vec3';
 import type { PathPoint } from '../curve/path-spec';
 import { fieldValue } from '../curve/curve-kind';
-import { compileCurve, curveKind, type CurveSpec } from '../curve/registry';
+import { curveKind, type CurveSpec } from '../curve/registry';
 import { changeKind } from './change-kind';
 import { releasedAround, withPartners } from './move-point';
+import { placesOn, runsThrough } from './same-places';
 
 /** What happens to places: a shift, then a turn about an axis through a middle, or a scale about it. Metres, radians. */
 export type Transform =
@@ -41,26 +42,8 @@ function mirroredInKind(spec: CurveSpec, transform: Transform): CurveSpec | unde
   const carried = transformed(spec, all(spec), transform);
   const { place } = carrying(transform);
   const mirrored = placesOn(spec).map(place);
-  const most = Math.max(...mirrored.flat().map(Math.abs), 1) * SAME;
-  return [carried, ...(curveKind(spec).mirrored?.(carried) ?? [])].find((tried) => {
-    const places = placesOn(tried as CurveSpec);
-    return places.length > 0 && places.every((p, i) => distance(p, mirrored[i]) < most);
-  }) as CurveSpec | undefined;
-}
-
-/** Places that lie as far off as this share of where they are count as the same. */
-const SAME = 1e-9;
-const SAMPLES = 64;
-
-/** Places over a curve's parameter; none where it is no curve. */
-function placesOn(spec: CurveSpec): Vec3[] {
-  const curve = compileCurve(spec);
-  if (!curve.ok) return [];
-  const place = new Float64Array(3);
-  return Array.from({ length: SAMPLES + 1 }, (_, i): Vec3 => {
-    curve.value.pointAt(place, 0, i / SAMPLES);
-    return [place[0], place[1], place[2]];
-  });
+  const tried = [carried, ...((curveKind(spec).mirrored?.(carried) ?? []) as readonly CurveSpec[])];
+  return tried.find((own) => runsThrough(own, mirrored));
 }
 
 const all = ({ points }: CurveSpec): number[] => points.map((_, i) => i);

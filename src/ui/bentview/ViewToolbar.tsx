@@ -13,8 +13,8 @@ import type { ToolName } from '../state/session-store';
 import { TOOL_WORDS, TOOLS } from './tools';
 
 const FRAMINGS = [
-  { what: 'all', label: 'Frame the whole scene', keyName: 'Home', Icon: CenterFocusStrongOutlined },
-  { what: 'chosen', label: 'Frame this run, or the chosen guide', keyName: 'End', Icon: CropFreeOutlined },
+  { what: 'all', label: 'Frame the whole scene', keyName: 'W', Icon: CenterFocusStrongOutlined },
+  { what: 'chosen', label: 'Frame this run, or the chosen guide', keyName: 'T', Icon: CropFreeOutlined },
 ] as const;
 
 /** What the pointer does, from where one looks, and framing. */

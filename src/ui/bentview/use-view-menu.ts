@@ -74,7 +74,7 @@ export function useViewMenu(viewport: Viewport, path: Path | undefined) {
     ];
   };
   const everywhere: readonly RowMenuItem[] = [
-    { label: 'Frame everything', hotkey: 'Home', act: () => session.getState().frame('all') },
+    { label: 'Frame everything', hotkey: 'W', act: () => session.getState().frame('all') },
     { label: 'Commands', hotkey: 'C', act: () => set({ dialog: 'commands' }) },
   ];
   const offered = (event: MouseEvent<HTMLElement>): readonly RowMenuItem[] => {

@@ -47,8 +47,8 @@ describe('commands', () => {
   });
 
   it('take no key that a browser has', () => {
-    // Bookmark, find, address, new window and tab, close, print, reload, save: common to browsers (common practice, no source).
-    const theirs = /^(Ctrl (D|F|L|N|T|W|P|R|S|O|J|H|U)|F1|F3|F5|F6|F7|F11|F12|Alt .*)$/;
+    // Going to an end of a page, bookmark, find, address, new window and tab, close, print, reload, save: common to browsers (common practice, no source).
+    const theirs = /^(Ctrl (D|F|L|N|T|W|P|R|S|O|J|H|U)|F1|F3|F5|F6|F7|F11|F12|Home|End|Page .*|Alt .*)$/;
     for (const { keys } of KEY_LIST)
       for (const [key] of keys) for (const own of key.split(', ')) expect(own).not.toMatch(theirs);
   });

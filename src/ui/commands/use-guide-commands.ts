@@ -19,7 +19,7 @@ export function useGuideCommands(): readonly Command[] {
     ...guides.map(({ id, name }) => command(`Choose the guide ${name}`, 'Guides', () => set({ guide: id, point: undefined }))), // prettier-ignore
     ...(guide
       ? [
-          command(`Frame ${guide.name}`, 'Bent view', () => frame('chosen'), 'End'),
+          command(`Frame ${guide.name}`, 'Bent view', () => frame('chosen'), 'T'),
           ...commandsOf(guideMenu(guide, actions), guide.name, 'Guides, right click'),
         ]
       : []),

@@ -15,8 +15,8 @@ export function useLookCommands(): readonly Command[] {
   const { set, frame, isFlat, ride: isRiding } = session.getState();
   const { isFine, setFine, setPicture } = picture.getState();
   return [
-    command('Frame everything', 'Bent view', () => frame('all'), 'Home'),
-    ...(run ? [command(`Frame ${run.name}`, 'Bent view', () => frame('run'), 'End')] : []),
+    command('Frame everything', 'Bent view', () => frame('all'), 'W'),
+    ...(run ? [command(`Frame ${run.name}`, 'Bent view', () => frame('run'), 'T')] : []),
     ...VIEW_NAMES.map((view) => command(`View: ${VIEWS[view]}`, LOOKING, () => set({ view }))),
     command(isFlat ? 'Look with perspective' : 'Look without perspective', LOOKING, () => set({ view: 'free', isFlat: !isFlat })), // prettier-ignore
     ...(document.getState().project.cameras ?? []).map((camera) =>

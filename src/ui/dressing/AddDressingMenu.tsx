@@ -1,9 +1,10 @@
 'use client';
 
-import { Box, Popover, Typography } from '@mui/material';
+import { Box, Popover } from '@mui/material';
 import type { Run } from '../../project/schema';
 import { BringButton } from '../fields/BringButton';
-import { AddableCard, CARD } from '../pictures/AddableCard';
+import { CARD } from '../pictures/AddableCard';
+import { AddableGroup } from '../pictures/AddableGroup';
 import { useNotify } from '../state/app-context';
 import { arrivalWords, broughtSegment } from '../state/brought-segment';
 import { dressables } from './dressables';
@@ -38,38 +39,28 @@ export function AddDressingMenu({ run, anchor, onAdded, onClose }: AddDressingMe
         },
       }}
     >
-      {[true, false].map((isFixing) => {
-        const title = isFixing ? 'Fixings, at stations' : 'Strewn over it';
-        return (
-          <Box key={title} role="group" aria-label={title} sx={{ mb: 3 }}>
-            <Typography variant="caption" color="text.secondary">
-              {title}
-            </Typography>
-            <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${ROW}, ${CARD.width}px)`, gap: 3 }}>
-              {made
-                .filter((own) => own.isFixing === isFixing)
-                .map(({ kind, item }) => (
-                  <AddableCard
-                    key={item.key}
-                    item={item}
-                    onAdd={() => {
-                      addMade(kind);
-                      onClose();
-                    }}
-                  />
-                ))}
-            </Box>
-          </Box>
-        );
-      })}
-      <BringButton
-        label="Bring a mesh (GLB, OBJ, STL, PLY)"
-        onBrought={(mesh) => {
-          addBrought(broughtSegment(mesh));
-          notify(arrivalWords(mesh));
-          onClose();
-        }}
-      />
+      {[true, false].map((isFixing) => (
+        <AddableGroup
+          key={`${isFixing}`}
+          title={isFixing ? 'Fixings, at stations' : 'Strewn over it'}
+          row={ROW}
+          items={made.filter((own) => own.isFixing === isFixing).map(({ item }) => item)}
+          onAdd={({ of }) => {
+            if ('maker' in of) addMade(of.maker);
+            onClose();
+          }}
+        />
+      ))}
+      <Box sx={{ mt: 3 }}>
+        <BringButton
+          label="Bring a mesh (GLB, OBJ, STL, PLY)"
+          onBrought={(mesh) => {
+            addBrought(broughtSegment(mesh));
+            notify(arrivalWords(mesh));
+            onClose();
+          }}
+        />
+      </Box>
     </Popover>
   );
 }

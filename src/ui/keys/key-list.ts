@@ -8,7 +8,7 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
       ['Ctrl A', 'choose all points of the path'],
       ['Ctrl C, Ctrl V', 'copy the chosen points, put them in'],
       ['Delete, Backspace', 'delete the chosen points, or the chosen guide'],
-      ['Home, End', 'frame everything, frame this run or the chosen guide'],
+      ['W, T', 'frame the whole; frame this run, or the chosen guide'],
       ['Space', 'play, stop'],
       ['C', 'all commands, found by typing'],
       ['R', 'show only the result, and all again'],

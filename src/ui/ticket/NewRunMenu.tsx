@@ -1,11 +1,12 @@
 'use client';
 
 import SearchRounded from '@mui/icons-material/SearchRounded';
-import { Box, InputAdornment, Popover, TextField, Typography } from '@mui/material';
+import { InputAdornment, Popover, TextField, Typography } from '@mui/material';
 import { useState } from 'react';
 import { addables, type Addable } from '../../project/addables';
 import { ChoiceField } from '../fields/ChoiceField';
-import { AddableCard, CARD } from '../pictures/AddableCard';
+import { CARD } from '../pictures/AddableCard';
+import { AddableGroup } from '../pictures/AddableGroup';
 import { useKits, useRun } from '../state/app-context';
 import { useAdd, type AddPlace } from './use-add';
 
@@ -70,18 +71,13 @@ export function NewRunMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: 
         <Typography sx={{ mt: 3 }}>Nothing is called that. Try another word, or bring a mesh file.</Typography>
       )}
       {groups.map((group) => (
-        <Box key={group} role="group" aria-label={group} sx={{ mt: 2 }}>
-          <Typography variant="caption" color="text.secondary">
-            {group}
-          </Typography>
-          <Box sx={{ display: 'grid', gridTemplateColumns: `repeat(${ROW}, ${CARD.width}px)`, gap: 3 }}>
-            {found
-              .filter((item) => item.group === group)
-              .map((item) => (
-                <AddableCard key={item.key} item={item} onAdd={() => add(item)} />
-              ))}
-          </Box>
-        </Box>
+        <AddableGroup
+          key={group}
+          title={group}
+          row={ROW}
+          items={found.filter((item) => item.group === group)}
+          onAdd={add}
+        />
       ))}
     </Popover>
   );
