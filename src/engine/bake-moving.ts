@@ -1,10 +1,11 @@
 import { frameCount, frameTime, type FrameRange } from '../core/motion/frame-range';
 import { partOf, type OnProgress } from '../core/math/progress';
-import { about, fail, ok, type Problem, type Result } from '../core/math/result';
+import { wheelsOffAfter } from '../core/guides/wheel-guides';
+import { about, fail, ok, problem, type Problem, type Result } from '../core/math/result';
 import type { NamedBytes, NamedMesh } from '../formats/format';
 import { writeGlb } from '../formats/glb-files';
 import { projectAt } from '../project/keys/project-at';
-import type { Guide, Project } from '../project/schema';
+import type { Guide, Project, Run } from '../project/schema';
 import { bakeProject, courseObjectName } from './bake';
 import type { Deriver } from './derive';
 import { FollowedRun } from './followed-run';
@@ -46,6 +47,8 @@ export interface MovingFacts {
 
 /** More pieces at more moments than this are refused: each takes some hundred bytes. */
 const MOST_POSES = 4_000_000;
+/** Radians: wheels that are off by less stand as they did. */
+const LIKE = 1e-3;
 /** How much of it all is working out how things move. */
 const WORKING = 0.8;
 
@@ -86,7 +89,9 @@ export async function bakeMoving(
     if (off > facts.off) facts = { ...facts, off, where };
     facts = { ...facts, joints: facts.joints + joints, shapes: facts.shapes + shapes };
     warnings.push(...made.value.warnings);
-    if (guides) wheels.push(await wheelsOverTime(followed, range));
+    if (!guides) continue;
+    wheels.push(await wheelsOverTime(followed, range));
+    if (project.time.loops) warnings.push(...wheelWarnings(project, run, facts.seconds));
   }
   if (guides) {
     const moments = Array.from(times, (_, m) => [
@@ -98,6 +103,13 @@ export async function bakeMoving(
   if (scene.length === 0) return fail('bake.empty', { runs: runs.length });
   const files = await writeGlb(scene, name, partOf(onProgress, WORKING, 1));
   return ok({ files, facts }, warnings);
+}
+
+/** `moving.wheels` of a belt whose wheels do not come to where they were after so many seconds. */
+function wheelWarnings({ paths }: Project, { name, path, motion }: Run, seconds: number): readonly Problem[] {
+  const curve = paths.find(({ id }) => id === path)!.curve;
+  const angle = wheelsOffAfter(curve, motion.speed * seconds);
+  return angle > LIKE ? [about({ run: name }, problem('moving.wheels', { angle }))] : [];
 }
 
 /** All courses of a run that show. */

@@ -56,6 +56,8 @@ export interface ComputeApi {
   surface(finish: PlainFinish): Promise<Result<PlainSurface>>;
   /** A small picture of what a project lays, so many pixels wide and high. */
   picture(project: Project, width: number, height: number): Promise<Result<Picture>>;
+  /** A picture as an image file, in an address that holds it all. */
+  imageOf(picture: Picture): Promise<string>;
   /** The longest chains of a guide's open edges and of those sharper than `sharp` radians. */
   edges(guide: Guide, sharp: number): Promise<Result<readonly EdgeChain[]>>;
   /** The run's path, pushed out of a guide. Problems: `guide.unknown`, `guide.not-cleared`, and those of the run. */

@@ -45,6 +45,15 @@ const MOST_CHAINS = 12;
 /** The file of paths that was read last. */
 let brought: BroughtPaths | undefined;
 
+/** All of some bytes as an address. */
+const addressOf = (blob: Blob): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.onerror = () => reject(reader.error ?? new Error('unread'));
+    reader.readAsDataURL(blob);
+  });
+
 /** What is worked out of one course of a run. Problems: `run.unknown`, and those of the run. */
 async function ofCourse<T>(
   source: RunSource,
@@ -76,6 +85,11 @@ const api: ComputeApi = {
     return ready.ok ? ok(ready.value.mesh, ready.warnings) : ready;
   },
   picture: (project, width, height) => smallPicture(deriver, project, width, height),
+  async imageOf({ data, width, height }) {
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.putImageData(new ImageData(data, width, height), 0, 0);
+    return addressOf(await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.82 }));
+  },
   surface: (finish) => deriver.segments.surface(finish),
   async edges(guide, sharp) {
     const ready = await deriver.guides.get(guide);

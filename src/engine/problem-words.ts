@@ -168,6 +168,8 @@ const WORDS: { readonly [C in ProblemCode]: (facts: ProblemFacts[C], path: Probl
     'Its segments have keys. A GLB that moves holds them as they are in the end; export a sequence to have them change.',
   'moving.pieces': () =>
     'It has pieces on the way that are not there in the end, and a GLB that moves leaves them out. Export a sequence to have them.',
+  'moving.wheels': (f) =>
+    `Its wheels without teeth end ${((f.angle * 180) / Math.PI).toFixed(1)}° from where they began. Round ones look the same when it is played on and on; spokes would jump.`,
   'bake.too-large': () =>
     'The bake needs more memory than the server gives to one. Bake fewer runs, or use the command line.',
   'body.broken': () => 'The upload ended before it was complete. Send it again.',

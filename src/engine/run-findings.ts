@@ -1,4 +1,5 @@
 import { findAll, type Finding } from '../core/findings/registry';
+import { travels } from '../core/motion/motion-spec';
 import type { DerivedCourse, DerivedRun } from './derived';
 import type { ReadyGuide } from './guide-keeper';
 
@@ -8,7 +9,7 @@ export function findingsOf(
   courses: readonly DerivedCourse[],
   guides: readonly ReadyGuide[],
 ): readonly Finding[] {
-  const { bending } = source.steps;
+  const { bending, motion } = source.steps;
   const all = courses.flatMap(({ course, ready, shape, laid, summary, tolerance }, i) => {
     if (course.fit.kind === 'strewn') return []; // it lies where another course does, which is looked at
     const { segment } = source.courses[i];
@@ -21,6 +22,7 @@ export function findingsOf(
         bending,
         guides,
         unmet,
+        travels: travels(motion),
       },
       ...{ layout: laid.layout, summary, tolerance, rowTolerance: laid.tolerance, seam: laid.seam },
     });

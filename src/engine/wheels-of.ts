@@ -19,6 +19,7 @@ export function wheelsOf(derived: DerivedRun, time: number | null): readonly Whe
     support,
     gone,
     pins: pinsOf(derived, course, time, gone),
+    pinsAtRest: course.laid.layout.pinned?.pins ?? new Float64Array(),
   });
 }
 

@@ -1,5 +1,6 @@
 import { buildGuide } from '../core/guides/build-guide';
 import { turned } from '../core/guides/guide-spec';
+import { wheelsOffAfter } from '../core/guides/wheel-guides';
 import { cross, distance, dot, type Vec3 } from '../core/math/vec3';
 import { beltWheels } from '../core/curve/belt-wheels';
 import { setMotion } from '../project/commands/motion';
@@ -67,6 +68,32 @@ describe('the wheels of a belt', () => {
     expect(wheels.map(({ name }) => name)).toEqual([1, 2, 3].map((i) => `Bucket chain, wheel ${i}`));
     for (const { mesh } of wheels) expect((await manifoldOf(mesh)).volume()).toBeGreaterThan(0.01);
     expect(unwrap(await bakeProject(project, deriver())).scene.length).toBe(1);
+  });
+
+  it('turn steadily from frame to frame, teeth too: a file that plays goes on between them', async () => {
+    const [speed, step] = [0.3, 1 / 24];
+    const project = setMotion(bucketsAt([0, 0, 0]), 'bucket-chain-run', { speed });
+    const derived = unwrap(await deriver().derive(unwrap(sourceOf(project, project.runs[0]))));
+    const turns = Array.from({ length: 60 }, (_, i) => wheelsAsGuides(project.runs[0], derived, i * step));
+    wheels.forEach(({ radius, teeth = Infinity, way }, w) => {
+      for (let i = 1; i < turns.length; i++) {
+        const [a, b] = [turns[i - 1][w], turns[i][w]].map(({ turn }) => turned([1, 0, 0], turn)) as [Vec3, Vec3];
+        const axle = turned([0, 1, 0], turns[i][w].turn);
+        const angle = Math.atan2(dot(cross(a, b), axle), dot(a, b)) * way;
+        // Links are chords, so that pins on a wheel go on a little unevenly.
+        expect(Math.abs(angle - (speed * step) / radius)).toBeLessThan(
+          teeth === Infinity ? 1e-9 : 0.1 * ((2 * Math.PI) / teeth),
+        );
+      }
+    });
+  });
+
+  it('are off after a way that is no whole turn, where they have no teeth', () => {
+    const { curve } = landing.paths.find(({ id }) => id === chain.path)!;
+    const plain = wheels.find(({ teeth }) => teeth === undefined)!;
+    expect(wheelsOffAfter(curve, 6 * Math.PI * plain.radius)).toBeCloseTo(0, 9);
+    expect(wheelsOffAfter(curve, 6 * Math.PI * plain.radius + 0.3 * plain.radius)).toBeCloseTo(0.3, 9);
+    expect(wheelsOffAfter(curve, -5.9 * Math.PI * plain.radius)).toBeCloseTo(0.1 * Math.PI, 9);
   });
 
   it('turn by the travel over the radius, the teeth with the pins', async () => {

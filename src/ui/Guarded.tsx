@@ -41,15 +41,19 @@ export function Guarded({ name, children }: { name: string; children: ReactNode 
   );
 }
 
-const textOf = (error: unknown): string => (error instanceof Error ? `${error.name} ${error.message}` : String(error));
+export const textOf = (error: unknown): string =>
+  error instanceof Error ? `${error.name} ${error.message}` : String(error);
 
 /** Whether a piece of the program did not come over the network. */
 const isLoading = (error: unknown): boolean =>
   /chunk|dynamically imported|load failed|failed to fetch/i.test(textOf(error));
 
+/** Whether the browser gives nothing to draw with. */
+export const isOfGraphics = (error: unknown): boolean => /webgl|context/i.test(textOf(error));
+
 /** What an error of the page means to people. */
 export function reasonOf(error: unknown): string {
-  if (/webgl|context/i.test(textOf(error)))
+  if (isOfGraphics(error))
     return 'This browser gives no WebGL, by which it is drawn. Everything else works: the ticket, saving, downloads and export.';
   if (isLoading(error))
     return 'A piece of the program could not be loaded: there may be no connection. Nothing is lost.';

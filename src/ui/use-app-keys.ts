@@ -2,6 +2,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { deletePoints } from '../project/commands/paths';
 import { deleteGuide } from '../project/commands/guides';
 import { useApp } from './state/app-context';
+import { playOrStop } from './state/play';
 import { chosenPoints, type ToolName } from './state/session-store';
 import { usePointClipboard } from './state/use-point-clipboard';
 
@@ -68,16 +69,9 @@ export function useAppKeys(): void {
   );
   useHotkeys('mod+c', () => copy(), { ...EVERYWHERE, enabled: () => session.getState().point !== undefined });
   useHotkeys('mod+v', () => void paste(), EVERYWHERE);
-  useHotkeys(
-    'space',
-    () => {
-      const { isPlaying, time } = session.getState();
-      set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? 0 });
-    },
-    {
-      preventDefault: true,
-      ignoreEventWhen: (event) =>
-        (event.target as HTMLElement).closest('button, [role="button"], [role="slider"]') !== null,
-    },
-  );
+  useHotkeys('space', () => playOrStop(document, session), {
+    preventDefault: true,
+    ignoreEventWhen: (event) =>
+      (event.target as HTMLElement).closest('button, [role="button"], [role="slider"]') !== null,
+  });
 }

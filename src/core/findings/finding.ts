@@ -85,6 +85,8 @@ export interface CheckInput {
   readonly guides: readonly CheckedGuide[];
   /** Ends that were to meet a guide's surface and cannot. */
   readonly unmet: readonly ('start' | 'end')[];
+  /** It slides along its path: what of the reach is bare is bare for a while only. */
+  readonly travels?: boolean;
   /** Where it passes through others or itself; absent where nobody looked. */
   readonly crossings?: readonly Crossing[];
 }

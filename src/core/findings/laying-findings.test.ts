@@ -44,6 +44,14 @@ describe('findings of laying', () => {
     expect(find('unevenRise', LEVEL, { laying: { kind: 'fillStretch' }, fit })).toBeUndefined();
   });
 
+  it('a bare end, unless the run slides along; one that goes beyond its reach is told all the same', () => {
+    const counted = (count: number, travels: boolean) =>
+      find('endMissed', LEVEL, { laying: { kind: 'byCount', count } }, { input: { travels } });
+    expect(factOf(counted(17, false), 'remainder')).toBeCloseTo(1.5, 9);
+    expect(counted(17, true)).toBeUndefined();
+    expect(factOf(counted(23, true), 'remainder')).toBeCloseTo(-1.5, 9);
+  });
+
   it('a loop of links that is left open, by its slack', () => {
     const loop: CurveSpec = { kind: 'belt', closed: true, points: [{ position: [0, 0, 0], radius: 1 }, { position: [4, 0, 0], radius: 1 }] }; // prettier-ignore
     const pinned = (slack: string) => ({ laying: { kind: 'pinToPin', slack }, fit: { kind: 'pinned' } }) as const;

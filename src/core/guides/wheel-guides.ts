@@ -14,8 +14,9 @@ export interface WheelInput {
   readonly curve: CurveSpec;
   readonly shape: Shape;
   readonly support: Support;
-  /** The places of its pins now, flat xyz; empty where it has none. */
+  /** The places of its pins now, and before it moved, flat xyz; empty where it has none. */
   readonly pins: Float64Array;
+  readonly pinsAtRest: Float64Array;
   /** Metres that it has gone on. */
   readonly gone: number;
 }
@@ -35,18 +36,45 @@ export function wheelGuides(input: WheelInput): readonly WheelGuide[] {
     const reach = (v: Vec3) => Math.max(sectionReach(input.support, frame, ...v), 0);
     const inwards = normalize(sub(middle, [frame[0], frame[1], frame[2]]));
     // Without slip a wheel turns by what has gone over it, over its radius.
-    const rolled = rotate(inwards, axle, (way * input.gone) / radius);
+    const angle = (way * input.gone) / radius;
     const across = reach(axle) + reach(scale(axle, -1));
     if (teeth === undefined) {
       const sizes = { radius: Math.max(radius - reach(inwards), radius * THINNEST), thickness: across * BREADTH };
-      return { shape: { from: 'body', kind: 'disc', sizes }, position: middle, turn: turnTo(axle, rolled) };
+      return {
+        shape: { from: 'body', kind: 'disc', sizes },
+        position: middle,
+        turn: turnTo(axle, rotate(inwards, axle, angle)),
+      };
     }
     const pitch = 2 * radius * Math.sin(Math.PI / teeth);
     const sizes = { teeth, pitch, thickness: across * TOOTHED_BREADTH };
-    const towards = pinOn(wheel, input.pins) ?? scale(rolled, -1);
+    const outwards = scale(inwards, -1);
+    const fromRolled = (pins: Float64Array, rolled: number): number | undefined => {
+      const pin = pinOn(wheel, pins);
+      return pin && Math.atan2(dot(cross(outwards, pin), axle), dot(outwards, pin)) - rolled;
+    };
+    // A gap between teeth is at the pins, and always the same one at the same pin: any other would be a jump.
+    const atRest = fromRolled(input.pinsAtRest, 0) ?? 0;
+    const now = fromRolled(input.pins, angle) ?? atRest;
+    const own = atRest + nearestZero(now - atRest, (2 * Math.PI) / teeth);
+    const towards = rotate(outwards, axle, angle + own);
     return { shape: { from: 'body', kind: 'toothedWheel', sizes }, position: middle, turn: turnTo(axle, towards) };
   });
 }
+
+/** What lies nearest to none of a value and those that are whole steps from it. */
+const nearestZero = (value: number, step: number): number => value - Math.round(value / step) * step;
+
+/** Radians by which wheels without teeth stand otherwise, at the most, when a belt has gone on so many metres. */
+export const wheelsOffAfter = (curve: CurveSpec, way: number): number =>
+  curve.kind === 'belt'
+    ? Math.max(
+        ...beltWheels(curve).map(({ radius, teeth }) =>
+          teeth === undefined ? Math.abs(nearestZero(way / radius, 2 * Math.PI)) : 0,
+        ),
+        0,
+      )
+    : 0;
 
 /** The direction from the middle of a wheel to the first pin that lies on it. */
 function pinOn({ middle, radius, axle }: BeltWheel, pins: Float64Array): Vec3 | undefined {

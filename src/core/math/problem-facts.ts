@@ -50,6 +50,7 @@ export interface ProblemFacts {
   'moving.too-long': { pieces: number; frames: number };
   'moving.remade': Nothing;
   'moving.pieces': Nothing;
+  'moving.wheels': { angle: number };
   'bake.too-many-vertices': { vertices: number; most: number };
   'format.coarse-far': { format: string; far: number; off: number };
   'format.unknown': { extension: string };

@@ -22,6 +22,7 @@ import { RideBar } from './RideBar';
 import { RingOverlay } from './RingOverlay';
 import { RulerOverlay } from './RulerOverlay';
 import { Scene } from './Scene';
+import { SceneGuard } from './SceneGuard';
 import { PieceMark } from './PieceMark';
 import { ScenePolyline } from './ScenePolyline';
 import { StationMarker } from './StationMarker';
@@ -100,7 +101,9 @@ export function BentView() {
         background: (t) => `linear-gradient(${t.vars!.palette.tokens.paper}, ${t.vars!.palette.tokens.ground} 38%)`,
       }}
     >
-      <Scene viewport={viewport} start={segmentBox} />
+      <SceneGuard>
+        <Scene viewport={viewport} start={segmentBox} />
+      </SceneGuard>
       {/* One box for everything over the scene: its children place themselves, and only they take the pointer. */}
       <Box
         data-overlay

@@ -3,7 +3,6 @@
 import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useMemo } from 'react';
 import { BufferAttribute, InstancedBufferAttribute, InstancedMesh, type BufferGeometry } from 'three';
-import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
 import { useLineDrawing } from './line-drawing';
 import { SurfaceMesh } from './SurfaceMesh';
@@ -55,19 +54,10 @@ function RepeatedMesh({ run, mesh, places, origin, surface }: RepeatedProps) {
     object.instanceColor = places.tints && !lines ? new InstancedBufferAttribute(places.tints, 3) : null;
     invalidate();
   }, [object, drawn, lines, places, invalidate]);
-  const wipe = useWipe();
   return (
     <>
-      <primitive
-        object={object}
-        position={origin}
-        userData={{ run }}
-        castShadow
-        receiveShadow
-        dispose={null}
-        {...wipe}
-      />
-      {drawn && <primitive object={drawn} position={origin} raycast={() => null} dispose={null} {...wipe} />}
+      <primitive object={object} position={origin} userData={{ run }} castShadow receiveShadow dispose={null} />
+      {drawn && <primitive object={drawn} position={origin} raycast={() => null} dispose={null} />}
     </>
   );
 }

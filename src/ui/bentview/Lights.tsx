@@ -1,6 +1,6 @@
 'use client';
 
-import { useFrame, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
 import { useLayoutEffect, useMemo, useRef } from 'react';
 import { Object3D, type DirectionalLight } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
@@ -9,6 +9,7 @@ import type { Place } from '../place/use-place';
 import type { Sphere } from './scene-box';
 import { shadowSphere } from './shadow-sphere';
 import { Surroundings } from './Surroundings';
+import { useGuardedFrame } from './use-guarded-frame';
 
 /** Pixels of the shadows' image along a side. */
 const MAP = 2048;
@@ -45,7 +46,7 @@ export function Lights({ sphere, place }: { sphere: Sphere; place: Place }) {
     invalidate();
   }, [sphere, towards, invalidate]);
   // Shadows are as fine as what is seen of the scene is small.
-  useFrame(({ camera, controls, size }) => {
+  useGuardedFrame(({ camera, controls, size }) => {
     if (!isShown || gl.shadowMap.autoUpdate || placed.current === '')
       put(shadowSphere(camera, (controls as Controls | null)?.target, size.width / size.height, sphere));
   });

@@ -1,13 +1,14 @@
 'use client';
 
 import { useColorScheme } from '@mui/material/styles';
-import { useFrame, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { Vector2, type Camera, type Object3D, type Scene, type WebGLRenderer, type WebGLRenderTarget } from 'three';
 import { Numbers } from '../../core/math/numbers';
 import { useApp, usePicture, useResults } from '../state/app-context';
 import type { ResultsState } from '../state/results-store';
+import { drawSides, hasEdge } from '../compare/sides';
 import { askMirrors } from '../place/mirror';
 import { CopyPicture } from './copy-picture';
 import { drawnIn } from './drawn-in';
@@ -20,6 +21,7 @@ import { StillLayer } from './still-layer';
 import { useRest } from './use-rest';
 import { useMovingRuns } from './use-moving-runs';
 import { useShare } from './use-share';
+import { useGuarded, useGuardedFrame } from './use-guarded-frame';
 
 /** Milliseconds without another picture until one is drawn that takes its time, and on a slow machine, which it would keep from what comes next. */
 const REST = 250;
@@ -37,6 +39,7 @@ export function Quality() {
   const hasRuns = useResults((s) => s.results.size > 0);
   const moving = useMovingRuns();
   const { document, results: resultsStore } = useApp();
+  const guarded = useGuarded();
   const { mode } = useColorScheme();
   const isMoved = ({ userData }: Object3D): boolean => userData.moves === true || moving.has(userData.run as string);
 
@@ -77,7 +80,7 @@ export function Quality() {
   };
 
   // A priority of its own: from here on the picture is drawn here and nowhere else.
-  useFrame(({ scene, camera }) => {
+  useGuardedFrame(({ scene, camera }) => {
     rest.stop();
     const share = now();
     // Before the picture is drawn, so that it is not drawn once more for this.
@@ -92,17 +95,19 @@ export function Quality() {
     const isSmooth = share === 1 && isFine;
     if (isSmooth) gl.setRenderTarget(fitting(gl, smooth));
     const { results } = resultsStore.getState();
-    if (isSmooth && isShown) {
-      const states = [document.getState().stored, results].map((state) => numbers.of(state));
-      askMirrors(camera, [...states, mode, gl.info.memory.textures].join());
-    }
-    const isDraggingRuns = isDragging && moving.size > 0;
+    const states = [document.getState().stored, results].map((state) => numbers.of(state));
+    const mirrored = isSmooth && isShown ? [...states, mode, gl.info.memory.textures].join() : undefined;
+    const isDraggingRuns = isDragging && moving.size > 0 && !hasEdge(scene);
     const key = isDraggingRuns ? keyOf(results, moving, numbers) : '';
     const isKeptAnew = isDraggingRuns && still.draw(gl, scene, camera, isMoved, key);
     if (!isDraggingRuns) {
-      // A slow machine draws the place plainly while something moves.
-      if (isMoving && isShown && share < 1) withQuickLooks(scene, () => gl.render(scene, camera));
-      else gl.render(scene, camera);
+      const render = () => gl.render(scene, camera);
+      drawSides(gl, scene, (side) => {
+        askMirrors(camera, mirrored && `${mirrored} ${side}`);
+        // A slow machine draws the place plainly while something moves.
+        if (isMoving && isShown && share < 1) withQuickLooks(scene, render);
+        else render();
+      });
       still.dispose();
     }
     gl.shadowMap.autoUpdate = areShadowsAnew;
@@ -112,7 +117,7 @@ export function Quality() {
       copy.draw(gl, smooth.current!);
     }
     if (isSmooth && isShown && !isPassing)
-      rest.begin(inPassing() === 1 ? REST : REST_OF_SLOW, () => shade(scene, camera));
+      rest.begin(inPassing() === 1 ? REST : REST_OF_SLOW, () => guarded(() => shade(scene, camera)));
     if (isKeptAnew || !hasRuns) return; // how long this took says nothing of the pictures to come
     void drawnIn(gl.getContext() as WebGL2RenderingContext).then((milliseconds) => took(share, milliseconds));
   }, DRAWS);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useFrame, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
 import { useEffect, useRef } from 'react';
 import { Vector3 } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
@@ -8,6 +8,7 @@ import { add, normalize, scale } from '../../core/math/vec3';
 import { useCourseView, useSession, useSet } from '../state/app-context';
 import { firstAfter } from '../../core/math/first-after';
 import { forwardAt, placeAt } from './nearest-station';
+import { useGuardedFrame } from './use-guarded-frame';
 
 /** Metres that an eye is above what it rides on, at the most; and in half widths of it. */
 const EYE = 1.6;
@@ -38,7 +39,7 @@ export function RideCamera() {
       invalidate();
     };
   }, [controls, isRiding, invalidate]);
-  useFrame(({ camera }, seconds) => {
+  useGuardedFrame(({ camera }, seconds) => {
     if (!ride || !result) return;
     const { path, segment } = result;
     const { max, min } = segment.box;

@@ -5,7 +5,8 @@ import { useColorScheme } from '@mui/material/styles';
 import { useCallback, useMemo, useReducer } from 'react';
 import type { Box } from '../../core/mesh/box';
 import type { Run } from '../../project/schema';
-import { WipeContext } from '../compare/wipe';
+import { EdgeKeeper } from '../compare/EdgeKeeper';
+import { OF_SIDE } from '../compare/sides';
 import { useProject, useResults, useRun, useSession, useSet } from '../state/app-context';
 import { courseView, type ResultsState, type RunResult } from '../state/results-store';
 import { AS_GROUND, AS_GUIDE, FOR_WORK } from '../pictures/in-pictures';
@@ -135,15 +136,16 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
         isPaper={place.isShown}
         onCell={onCell}
       />
+      <EdgeKeeper edge={held?.seen === 'both' ? held.edge : undefined} />
       {held?.seen !== 'A' && (
-        <WipeContext value={held?.seen === 'both' ? [held.edge, 1] : undefined}>
+        <group userData={OF_SIDE.B}>
           <RunMeshes shown={shown} />
-        </WipeContext>
+        </group>
       )}
       {held && held.seen !== 'B' && (
-        <WipeContext value={held.seen === 'both' ? [0, held.edge] : undefined}>
+        <group userData={OF_SIDE.A}>
           <RunMeshes shown={heldRuns} />
-        </WipeContext>
+        </group>
       )}
       <group userData={FOR_WORK}>
         {own && !isResultOnly && <PathLine line={own.result.path.line} colour={tokens.leaf} casing={tokens.paper} />}
@@ -151,17 +153,14 @@ export function Scene({ viewport, start }: { viewport: Viewport; start: Box | un
           <FrameComb path={own.result.path} size={combSize(courseView(own.result).segment.box)} colour={tokens.sky} />
         )}
       </group>
-      {!isResultOnly &&
-        shown.map(({ run, result }) => (
-          <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
-        ))}
       <group userData={AS_GROUND}>
         <GuideMeshes scenery viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
       </group>
-      <group userData={AS_GUIDE}>
-        {!isResultOnly && (
-          <GuideMeshes scenery={false} viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
-        )}
+      <group userData={AS_GUIDE} visible={!isResultOnly}>
+        <GuideMeshes scenery={false} viewport={viewport} colour={tokens.soft} chosenColour={tokens.leaf} />
+        {shown.map(({ run, result }) => (
+          <WheelMeshes key={run.id} run={run.id} wheels={result.wheels} colour={tokens.soft} />
+        ))}
       </group>
       <RideCamera />
       <LensKeeper />

@@ -6,7 +6,6 @@ import type { BufferGeometry } from 'three';
 import { Box3, BufferAttribute, Sphere, Vector3 } from 'three';
 import type { Vec3 } from '../../core/math/vec3';
 import type { Box } from '../../core/mesh/box';
-import { useWipe } from '../compare/wipe';
 import type { CourseResult } from '../state/results-store';
 import { useLineDrawing } from './line-drawing';
 import { topologyGeometry } from './topology-geometry';
@@ -44,7 +43,6 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
     lines?.edges.setAttribute('position', geometry.getAttribute('position'));
     invalidate();
   }, [lines, geometry, positions, invalidate]);
-  const wipe = useWipe();
 
   if (positions.length === 0) return null;
   return (
@@ -57,7 +55,6 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
         castShadow
         receiveShadow
         dispose={null}
-        {...wipe}
       />
       {lines && (
         <mesh
@@ -67,7 +64,6 @@ export function SurfaceMesh({ run, positions, normals, box, origin, topology, su
           frustumCulled={false}
           raycast={() => null}
           dispose={null}
-          {...wipe}
         />
       )}
     </>

@@ -1,7 +1,7 @@
 'use client';
 
 import { OrbitControls, OrthographicCamera, PerspectiveCamera } from '@react-three/drei';
-import { useFrame, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import { Vector3 } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
@@ -12,6 +12,7 @@ import { frameClear } from './frame-clear';
 import { FOV, placeLens, sightOf, type Eye, type EyeSight } from './lens-change';
 import { useWheelSpeed } from './use-wheel-speed';
 import type { Sphere } from './scene-box';
+import { useGuardedFrame } from './use-guarded-frame';
 
 /** From the middle of the scene towards the camera. The plan is seen from above with a breath of tilt, so that up is defined. */
 const DIRECTIONS: Readonly<Record<ViewName, readonly [number, number, number]>> = {
@@ -81,7 +82,7 @@ export function ViewCamera(props: ViewCameraProps) {
 
   useWheelSpeed();
 
-  useFrame(({ camera }) => {
+  useGuardedFrame(({ camera }) => {
     const lens = camera as Eye;
     const { centre, radius } = latest.current.sphere;
     const distance = camera.position.distanceTo(new Vector3(...centre));

@@ -1,8 +1,9 @@
-import { useFrame, useThree } from '@react-three/fiber';
+import { useThree } from '@react-three/fiber';
 import { useState } from 'react';
 import { Vector3, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import type { OrbitControls as Controls } from 'three-stdlib';
 import { roundCell } from './round-cell';
+import { useGuardedFrame } from './use-guarded-frame';
 
 /** Squares of the grid that the height of the picture shows, about. */
 const SQUARES = 8;
@@ -11,7 +12,7 @@ const SQUARES = 8;
 export function useGridCell(): { readonly cell: number; readonly reach: number } {
   const controls = useThree((s) => s.controls) as Controls | null;
   const [grid, setGrid] = useState({ cell: 1, reach: 100 });
-  useFrame(({ camera }) => {
+  useGuardedFrame(({ camera }) => {
     const lens = camera as PerspectiveCamera | OrthographicCamera;
     const away = controls ? camera.position.distanceTo(controls.target) : camera.position.distanceTo(new Vector3());
     const seen =

@@ -126,7 +126,7 @@ export class Viewport {
   /** Corners of a guide's box, or of all guides' that are no scenery. */
   guideCorners(id?: string): Vec3[] {
     const corners: Vec3[] = [];
-    this.#scene?.traverse((object) => {
+    this.#scene?.traverseVisible((object) => {
       const { guide, isScenery } = object.userData;
       if (!guide || (id === undefined ? isScenery : guide !== id)) return;
       const { min, max } = new Box3().setFromObject(object);

@@ -1,9 +1,9 @@
 import { useColorScheme } from '@mui/material/styles';
-import { playedOf } from '../../core/motion/time-spec';
 import { TOOL_WORDS, TOOLS } from '../bentview/tools';
 import { GRID } from '../bentview/SnapButton';
 import { useHold } from '../compare/use-hold';
 import { useApp } from '../state/app-context';
+import { playOrStop } from '../state/play';
 import { LANE_KINDS, laneKind, type LaneKindName } from '../straightview/lane-kinds';
 import { command, type Command } from './command';
 
@@ -24,7 +24,7 @@ export function useScreenCommands(): readonly Command[] {
   const hold = useHold();
   const { mode, setMode } = useColorScheme();
   const { project } = document.getState();
-  const { set, snapping, comb, held, isPlaying, time, isResultOnly } = session.getState();
+  const { set, snapping, comb, held, isResultOnly } = session.getState();
   const past = document.temporal.getState();
   const hasRuns = project.runs.length > 0;
   const snap = (change: Partial<typeof snapping>) => () => set({ snapping: { ...snapping, ...change } });
@@ -55,9 +55,12 @@ export function useScreenCommands(): readonly Command[] {
                 command('Let the held state go', 'A and B', () => set({ held: undefined })),
               ]
             : []),
-          command('Play, or stop', 'Straight view', () => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? playedOf(project.time).from }), 'Space'), // prettier-ignore
+          command('Play, or stop', 'Straight view', () => playOrStop(document, session), 'Space'),
           command('Go to the start of the time', 'Straight view', () => set({ isPlaying: false, time: 0 })),
-          command('Go to the end of the time', 'Straight view', () => set({ isPlaying: false, time: undefined })),
+          command('Go to the end of the time', 'Straight view', () =>
+            set({ isPlaying: false, time: project.time.seconds }),
+          ),
+          command('Show the finished state', 'Straight view', () => set({ isPlaying: false, time: undefined })),
           command('Straight view along the length', 'Straight view', () => set({ along: 'length' })),
           command('Straight view along the time', 'Straight view', () => set({ along: 'time' })),
           ...(Object.keys(LANE_KINDS) as LaneKindName[])

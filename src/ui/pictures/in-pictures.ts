@@ -5,21 +5,26 @@ export const FOR_WORK = { shows: 'work' } as const;
 export const AS_GUIDE = { shows: 'guides' } as const;
 export const AS_GROUND = { shows: 'ground' } as const;
 
-/** Draws without what is for working only. */
-export function withoutWork(scene: Object3D, draw: () => void): void {
-  const hidden = hideFrom(scene, { guides: true, ground: true });
-  draw();
-  for (const object of hidden) object.visible = true;
+/** What is to be seen: `guides` absent = if they are seen on the screen. */
+export interface Seen {
+  readonly guides?: boolean;
+  readonly ground: boolean;
 }
 
-/** Hides what is not to be in a picture; gives what was hidden. */
-export function hideFrom(scene: Object3D, shown: { guides: boolean; ground: boolean }): readonly Object3D[] {
-  const hidden: Object3D[] = [];
+/** Draws with what is to be seen and without what is for working only. */
+export function withOnly(scene: Object3D, { guides, ground }: Seen, draw: () => void): void {
+  const changed: Object3D[] = [];
   scene.traverse((object) => {
-    const shows = object.userData.shows as string | undefined;
-    const isIn = shows === undefined || (shows === 'guides' && shown.guides) || (shows === 'ground' && shown.ground);
-    if (!isIn && object.visible) hidden.push(object);
+    const { shows } = object.userData as { shows?: 'work' | 'guides' | 'ground' };
+    if (shows === undefined) return;
+    const isSeen = { work: false, guides: guides ?? object.visible, ground: ground && object.visible }[shows];
+    if (isSeen !== object.visible) changed.push(object);
   });
-  for (const object of hidden) object.visible = false;
-  return hidden;
+  const turn = () => changed.forEach((object) => (object.visible = !object.visible));
+  turn();
+  try {
+    draw();
+  } finally {
+    turn();
+  }
 }

@@ -1,7 +1,8 @@
 import { Vector3, type Camera, type OrthographicCamera, type PerspectiveCamera } from 'three';
 import { screenPicture } from '../bentview/screen-picture';
+import { drawSides, type Side } from '../compare/sides';
 import { askMirrors } from '../place/mirror';
-import { hideFrom } from './in-pictures';
+import { withOnly } from './in-pictures';
 import type { Sight } from './lens';
 
 export interface PictureSpec {
@@ -32,31 +33,34 @@ export function takePicture({ gl, scene, camera, target }: Sight, spec: PictureS
     context.fillRect(0, 0, width, height);
   }
   const eye = turned(fitted(camera, width / height, gl.domElement.clientWidth / gl.domElement.clientHeight), target, spec.turn); // prettier-ignore
-  const hidden = hideFrom(scene, { guides: spec.guides, ground: behind !== undefined });
   const before = gl.getRenderTarget();
   const picture = screenPicture(Math.min(width, TILE), Math.min(height, TILE), true);
+  const drawTile = (x: number, y: number): void => {
+    const [w, h] = [Math.min(TILE, width - x), Math.min(TILE, height - y)];
+    picture.setSize(w, h);
+    eye.setViewOffset(width, height, x, y, w, h);
+    eye.updateProjectionMatrix();
+    gl.setRenderTarget(picture);
+    const draw = (side?: Side) => {
+      askMirrors(eye, `picture ${performance.now()} ${side}`);
+      gl.render(scene, eye);
+    };
+    drawSides(gl, scene, draw, { x, whole: width });
+    const pixels = new Uint8Array(w * h * 4);
+    gl.readRenderTargetPixels(picture, 0, 0, w, h, pixels);
+    const tile = document.createElement('canvas');
+    [tile.width, tile.height] = [w, h];
+    tile.getContext('2d')!.putImageData(new ImageData(upright(pixels, w, h), w, h), 0, 0);
+    context.drawImage(tile, x, y);
+  };
   try {
     gl.shadowMap.needsUpdate = true;
-    for (let y = 0; y < height; y += TILE)
-      for (let x = 0; x < width; x += TILE) {
-        const [w, h] = [Math.min(TILE, width - x), Math.min(TILE, height - y)];
-        picture.setSize(w, h);
-        eye.setViewOffset(width, height, x, y, w, h);
-        eye.updateProjectionMatrix();
-        gl.setRenderTarget(picture);
-        askMirrors(eye, `picture ${performance.now()}`);
-        gl.render(scene, eye);
-        const pixels = new Uint8Array(w * h * 4);
-        gl.readRenderTargetPixels(picture, 0, 0, w, h, pixels);
-        const tile = document.createElement('canvas');
-        [tile.width, tile.height] = [w, h];
-        tile.getContext('2d')!.putImageData(new ImageData(upright(pixels, w, h), w, h), 0, 0);
-        context.drawImage(tile, x, y);
-      }
+    withOnly(scene, { guides: spec.guides, ground: behind !== undefined }, () => {
+      for (let y = 0; y < height; y += TILE) for (let x = 0; x < width; x += TILE) drawTile(x, y);
+    });
   } finally {
     gl.setRenderTarget(before);
     picture.dispose();
-    for (const object of hidden) object.visible = true;
   }
   return canvas;
 }

@@ -1,6 +1,6 @@
 import { SRGBColorSpace, Vector2, type BufferGeometry, type Camera, type MeshStandardMaterial, type Object3D, type ShaderMaterial, type WebGLRenderer } from 'three'; // prettier-ignore
 import { Reflector } from 'three/addons/objects/Reflector.js';
-import { withoutWork } from '../pictures/in-pictures';
+import { withOnly } from '../pictures/in-pictures';
 
 /** A camera asks to see what mirrors show of a state, for which the scene is drawn once more; absent = what they showed from there before. */
 export function askMirrors(camera: Camera, state: string | undefined): void {
@@ -53,7 +53,7 @@ export function mirrorOf(plane: BufferGeometry, material: MeshStandardMaterial):
     if (asked !== undefined && camera.position.y > mirror.position.y && shown !== `${eye} ${asked}`) {
       const { width, height } = gl.getRenderTarget() ?? sizeOf(gl);
       picture.setSize(Math.ceil(width * SHARE), Math.ceil(height * SHARE));
-      withoutWork(scene, () => draw(gl, scene, camera));
+      withOnly(scene, { ground: true }, () => draw(gl, scene, camera));
       [seenFrom, shown] = [eye, `${eye} ${asked}`];
     }
     mirrors.value = seenFrom === eye ? 1 : 0;

@@ -205,7 +205,7 @@ function letGo(change: Partial<SessionState>): Partial<SessionState> {
     ...(isOther('run') && { moreRuns: [], laneKeys: [], ring: undefined, course: undefined }),
     ...(isOther('run', 'course') && { segment: undefined, piece: undefined }),
     ...(isOther('run', 'projectId', 'view') && { ride: undefined }),
-    ...(isOther('projectId') && { held: undefined, lookFrom: undefined }),
+    ...(isOther('projectId') && { held: undefined, lookFrom: undefined, isResultOnly: false }),
   };
 }
 

@@ -4,6 +4,7 @@ import ChevronLeftRounded from '@mui/icons-material/ChevronLeftRounded';
 import ChevronRightRounded from '@mui/icons-material/ChevronRightRounded';
 import PauseRounded from '@mui/icons-material/PauseRounded';
 import PlayArrowRounded from '@mui/icons-material/PlayArrowRounded';
+import TaskAltRounded from '@mui/icons-material/TaskAltRounded';
 import TimerOutlined from '@mui/icons-material/TimerOutlined';
 import { Box, IconButton, Slider, Tooltip, Typography } from '@mui/material';
 import { useEffect, useState, type ReactNode } from 'react';
@@ -11,6 +12,7 @@ import { frameBeside, momentAfter } from '../../core/motion/clock';
 import { playedOf } from '../../core/motion/time-spec';
 import { seconds } from '../format';
 import { useApp, useProject, useSession, useSet } from '../state/app-context';
+import { playOrStop } from '../state/play';
 import { TimeMenu } from './TimeMenu';
 
 const CALM =
@@ -20,7 +22,7 @@ const CALM =
 
 /** Play, pause, step and scrub through the time in which the project moves. */
 export function Playback() {
-  const { session } = useApp();
+  const { document, session } = useApp();
   const set = useSet();
   const spec = useProject((s) => s.project.time);
   const isEmpty = useProject((s) => s.project.runs.length === 0);
@@ -39,7 +41,7 @@ export function Playback() {
       const loops = spec.loops && !CALM.matches;
       const next = momentAfter(moment, (now - before) / 1000, { ...spec, loops });
       before = now;
-      if (next === undefined) return session.getState().set({ time: undefined, isPlaying: false });
+      if (next === undefined) return session.getState().set({ time: playedOf(spec).to, isPlaying: false });
       moment = next;
       // What is shown are frames: those that were worked out once are kept, and others are left out where there is no time for them.
       session.getState().set({ time: frameBeside(next, 0, spec) });
@@ -50,10 +52,22 @@ export function Playback() {
   }, [isPlaying, spec, session]);
 
   if (isEmpty) return null;
-  const go = (to: number) => set({ isPlaying: false, time: to >= length ? undefined : to });
-  const button = (label: string, icon: ReactNode, act: (target: HTMLElement) => void, tip = label) => (
+  const go = (to: number) => set({ isPlaying: false, time: to });
+  const isFinished = time === undefined;
+  const button = (
+    label: string,
+    icon: ReactNode,
+    act: (target: HTMLElement) => void,
+    { tip = label, isPressed }: { tip?: string; isPressed?: boolean } = {},
+  ) => (
     <Tooltip title={tip}>
-      <IconButton aria-label={label} size="small" onClick={(event) => act(event.currentTarget)}>
+      <IconButton
+        aria-label={label}
+        aria-pressed={isPressed}
+        size="small"
+        color={isPressed ? 'primary' : 'default'}
+        onClick={(event) => act(event.currentTarget)}
+      >
         {icon}
       </IconButton>
     </Tooltip>
@@ -61,13 +75,13 @@ export function Playback() {
   const label = isPlaying ? 'Pause' : 'Play';
   const icon = { fontSize: 20 } as const;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, width: 430 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, width: 460 }}>
       {button('A frame back', <ChevronLeftRounded sx={icon} />, () => go(frameBeside(time ?? length, -1, spec)))}
       {button(
         label,
         isPlaying ? <PauseRounded sx={icon} /> : <PlayArrowRounded sx={icon} />,
-        () => set(isPlaying ? { isPlaying: false } : { isPlaying: true, time: time ?? playedOf(spec).from }),
-        `${label} (Space)`,
+        () => playOrStop(document, session),
+        { tip: `${label} (Space)` },
       )}
       {button('A frame on', <ChevronRightRounded sx={icon} />, () => go(frameBeside(time ?? length, 1, spec)))}
       <Slider
@@ -78,19 +92,22 @@ export function Playback() {
         step={1 / spec.framesPerSecond}
         marks={spec.markers.map(({ at }) => ({ value: at }))}
         value={time ?? length}
-        getAriaValueText={seconds}
+        getAriaValueText={(value) => (isFinished ? 'finished' : seconds(value))}
         onChange={(_, value) => go(value)}
         sx={{ mx: 2 }}
       />
       <Typography variant="caption" color="text.secondary" sx={{ width: 84, flex: 'none', whiteSpace: 'nowrap' }}>
-        {seconds(time ?? length)} of {seconds(length)}
+        {isFinished ? 'finished' : `${seconds(time)} of ${seconds(length)}`}
       </Typography>
       {button(
-        'Time settings',
-        <TimerOutlined sx={{ fontSize: 18 }} />,
-        setAnchor,
-        'How long, how many frames, and whether it loops',
+        'The finished state',
+        <TaskAltRounded sx={{ fontSize: 18 }} />,
+        () => set({ isPlaying: false, time: isFinished ? length : undefined }),
+        { tip: 'All grown, nothing travelled: what it is when no time is told', isPressed: isFinished },
       )}
+      {button('Time settings', <TimerOutlined sx={{ fontSize: 18 }} />, setAnchor, {
+        tip: 'How long, how many frames, and whether it loops',
+      })}
       {anchor && <TimeMenu anchor={anchor} onClose={() => setAnchor(undefined)} />}
     </Box>
   );

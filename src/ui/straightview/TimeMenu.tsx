@@ -2,11 +2,12 @@
 
 import DeleteOutlineRounded from '@mui/icons-material/DeleteOutlineRounded';
 import { Box, Button, IconButton, Popover, Typography } from '@mui/material';
+import { frameCount, rangeOf } from '../../core/motion/frame-range';
 import { TIME_DEFAULTS, MOST_SECONDS, playedOf, type TimeSpec } from '../../core/motion/time-spec';
 import { setTime } from '../../project/commands/motion';
 import { NumberField } from '../fields/NumberField';
 import { SwitchField } from '../fields/SwitchField';
-import { seconds, whole } from '../format';
+import { plural, seconds } from '../format';
 import { useEdit, useProject, useSession, useSet } from '../state/app-context';
 
 /** How long the project moves, in how many frames, what of it is played, and named moments. */
@@ -46,7 +47,7 @@ export function TimeMenu({ anchor, onClose }: { anchor: HTMLElement; onClose: ()
         onChange={(framesPerSecond) => put({ framesPerSecond })}
       />
       <Typography variant="body2" color="text.secondary">
-        {whole(Math.round(time.seconds * time.framesPerSecond))} frames.
+        {plural(frameCount(rangeOf(time)), 'frame')}.
       </Typography>
       <SwitchField label="Loops" value={time.loops} onChange={(loops) => put({ loops })} />
       <SwitchField

@@ -1,17 +1,22 @@
 'use client';
 
 import { Button, Typography } from '@mui/material';
+import type { CurveSpec } from '../../core/curve/registry';
+import { wheelsOffAfter } from '../../core/guides/wheel-guides';
 import { alikeAfter, roundOf } from '../../core/motion/loop-round';
 import { setMotion } from '../../project/commands/motion';
 import type { Run } from '../../project/schema';
 import { NumberField } from '../fields/NumberField';
-import { metres, seconds } from '../format';
+import { degrees, metres, seconds } from '../format';
 import { useEdit, useProject } from '../state/app-context';
 import type { CourseView } from '../state/results-store';
 import { WheelTurn } from './WheelTurn';
 
 /** Off by less than this share of the round it looks as it did. */
 const NEAR = 1e-8;
+
+/** Radians: wheels that are off by less stand as they did. */
+const LIKE = 1e-3;
 
 /** How fast a run slides along its path, and whether its time makes a loop. */
 export function TravelFields({ run, result }: { run: Run; result: CourseView | undefined }) {
@@ -22,9 +27,12 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
   const put = (next: number) => edit((project) => setMotion(project, id, { speed: next }));
   const round = result && roundOf(result.layout, result.path.length, courses[0].laying);
   const count = result?.layout.placements.length ?? 0;
+  const curve = useProject((s) => s.project.paths.find(({ id: own }) => own === run.path)?.curve) as
+    CurveSpec | undefined;
   const way = speed * duration;
   const whole = round && speed !== 0 ? alikeAfter(way, round) : way;
   const isLoop = round !== undefined && Math.abs(whole - way) < round.length * NEAR;
+  const off = curve && isLoop ? wheelsOffAfter(curve, way) : 0;
   return (
     <>
       <NumberField
@@ -64,6 +72,8 @@ export function TravelFields({ run, result }: { run: Run; result: CourseView | u
       {speed !== 0 && (
         <Typography variant="body2" color="text.secondary">
           {metres(Math.abs(way))} in {seconds(duration)}.{isLoop && ' It goes on without a jump.'}
+          {off > LIKE &&
+            ` Wheels without teeth end ${degrees(off)} from where they began: round ones look the same, spokes would jump.`}
         </Typography>
       )}
       {speed !== 0 && round && !isLoop && (
