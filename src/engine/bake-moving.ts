@@ -1,3 +1,4 @@
+import { floatBelow } from '../core/math/float-below';
 import { frameCount, frameTime, type FrameRange } from '../core/motion/frame-range';
 import { partOf, type OnProgress } from '../core/math/progress';
 import { wheelsOffAfter } from '../core/guides/wheel-guides';
@@ -69,7 +70,7 @@ export async function bakeMoving(
   );
   if (wanted !== undefined && runs.length === 0)
     return fail('run.unknown', { id: wanted, known: project.runs.map((run) => run.name).join(', ') });
-  const times = Float32Array.from({ length: frameCount(range) }, (_, i) => i / range.framesPerSecond);
+  const times = Float32Array.from({ length: frameCount(range) }, (_, i) => floatBelow(i / range.framesPerSecond));
   const scene: NamedMesh[] = [];
   const warnings: Problem[] = [];
   const wheels: (readonly Guide[])[][] = [];

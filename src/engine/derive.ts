@@ -1,6 +1,7 @@
 import { withCornerRadius } from '../core/edit/corner-radius';
 import { raised } from '../core/edit/transform-points';
 import type { FrameTable } from '../core/frames/frame-table';
+import { nearTable } from '../core/frames/near-table';
 import type { StiffStretch } from '../core/curve/stiffen-curve';
 import { bendTolerance } from '../core/layout/bending-spec';
 import { alignedBy } from '../core/layout/align';
@@ -109,7 +110,7 @@ export class Deriver {
   /** Shaped, laid and sliced once for all times. */
   #lay(
     { source, stiff }: Pick<DerivedRun, 'source' | 'stiff'>,
-    table: FrameTable,
+    all: FrameTable,
     readies: readonly CourseParts<ReadySegment>[],
     guides: readonly ReadyGuide[],
   ): Result<DerivedRun> {
@@ -118,9 +119,9 @@ export class Deriver {
     const radii = curve.points.map(({ radius }) => radius);
     const { reach: asked, shape: said, bending } = steps;
     const passes = passesOf(steps.motion);
-    const { reach, flush, unmet } = meetEnds(table, asked, guides);
+    const { reach, flush, unmet } = meetEnds(all, asked, guides);
     const ownKey = (i: number): string =>
-      JSON.stringify([[table, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, flush, said, bending, passes, points, courses[i].course]); // prettier-ignore
+      JSON.stringify([[all, ...partsOf(readies[i])].map((made) => this.#numbers.of(made)), reach, flush, said, bending, passes, points, courses[i].course]); // prettier-ignore
     const grounds = courses.map(({ course }) => groundOf(courses.map((own) => own.course), course)); // prettier-ignore
     const own = courses.map((_, i) => ownKey(i));
     const keys = own.map((key, i) => (grounds[i] < 0 ? key : key + own[grounds[i]]));
@@ -128,6 +129,7 @@ export class Deriver {
     const loose = courses.map(({ segment }) => segment.prepare);
     const begins = beginsOf(source, this.paths);
     return this.#runs.get(JSON.stringify([keys, steps.motion, begins, loose, radii, checked]), () => {
+      const table = nearTable(all, reach.from, reach.to);
       const shape = buildShape(table, said, { reach, points: curve.points, isHeld: bending.pastEnd === 'hold', flush });
       const laid: DerivedCourse[] = [];
       // What others are strewn over comes first.

@@ -1,54 +1,78 @@
-import { comesAtOnce, isThere, POSE_STRIDE, type JointTrack } from '../core/bending/joint-poses';
 import type { FollowedCourse } from '../core/bending/follow-course';
-import { fillSkinned, INFLUENCES, type Skin } from '../core/bending/skin';
+import { comesAtOnce, type JointTrack } from '../core/bending/joint-poses';
+import { fillSkinned, type Skin } from '../core/bending/skin';
 import type { OnProgress } from '../core/math/progress';
 import type { Mesh } from '../core/mesh/mesh';
-import { firstsOf, shapesOf, type Shapes } from './moving-shapes';
+import type { Shapes } from './moving-shapes';
+import { soupsAt } from './moving-soups';
+import { surfaceGap } from './surface-gap';
 
-/** Moments, evenly over all of the time, at which a file's motion is held against the course's own. */
-const LOOKS = 97;
-/** More than what was measured may be off in between, by this factor. */
-const MARGIN = 1.25;
+/** Where between one frame and the next a file is held against the course. */
+const BETWEEN = [0, 0.5] as const;
+/** From one frame to the next, where it was worst. */
+const FINELY = [0.02, 0.15, 0.3, 0.4, 0.6, 0.7, 0.85, 0.98] as const;
+/** Stretches between frames that are looked at finely. */
+const WORST = 4;
+/** What is off by less than this share of the worst so far need not be known better. */
+const NEAR_WORST = 0.7;
+/** Triangles that are looked at in all, and at one moment, at the least and at the most. */
+const IN_ALL = 60_000;
+const [FEW, MANY] = [200, 900];
+/** Triangles from which hierarchies are built, in all: of larger courses fewer moments are looked at, never fewer than so many. */
+const BUILT = 8_000_000;
+const FEWEST = 64;
+/** What lies between the places that are looked at may be off by more, by this factor. */
+const MARGIN = 1.05;
+/** Of its largest coordinate: what the numbers of a file, of 32 bits, may be off by, added up over a skin. */
+const ROUNDING = 2 ** -22;
 
-/** How far the vertices are off at the most, metres; `fill` = where the file has them at a moment, `mayLook` = at which pieces of it. */
+/**
+ * How far what a player shows of a file is off the course, at the most, metres: between surfaces, both ways, at the frames and between them. `fileAt` =
+ * where the file has its vertices at a moment.
+ */
 async function worstOff(
   mesh: Mesh,
   input: FollowedCourse,
-  fill: (out: Float32Array, moment: number) => void,
-  mayLook: (piece: number, moment: number) => boolean,
+  fileAt: (out: Float32Array, moment: number) => void,
   onProgress?: OnProgress,
 ): Promise<number> {
-  const { whole, moments } = input;
-  const { pieces } = whole;
-  const firsts = firstsOf(pieces);
-  const shapeAt = shapesOf(mesh, input);
-  const out = new Float32Array(mesh.positions.length);
+  const last = input.moments - 1;
+  const filed = new Float32Array(mesh.positions.length);
+  let farthest = 0;
   let worst = 0;
-  for (let i = 0; i < LOOKS; i++) {
-    const moment = ((moments - 1) * i) / (LOOKS - 1);
-    const { positions, isThere, stumps, cut } = await shapeAt(moment);
-    worst = Math.max(worst, cut);
-    fill(out, moment);
-    for (let piece = 0; piece + 1 < firsts.length; piece++) {
-      if (isThere[piece] === 0 || !mayLook(piece, moment)) continue;
-      const { rows } = pieces[piece].form;
-      for (let row = 0; row + 1 < rows.length; row++) {
-        const stump = stumps[piece].get(row);
-        for (let v = firsts[piece] + rows[row]; v < firsts[piece] + rows[row + 1]; v++) {
-          const off = stump ? away(out, v * 3, stump.place, 0) - stump.reach : away(out, v * 3, positions, v * 3);
-          if (off > worst) worst = off;
-        }
-      }
-    }
-    onProgress?.((i + 1) / LOOKS);
+  const offAt = async (moment: number, most: number): Promise<number> => {
+    fileAt(filed, moment);
+    for (let i = 0; i < filed.length; i += 97) farthest = Math.max(farthest, Math.abs(filed[i]));
+    const { file, truth } = await soupsAt(input, filed, moment);
+    const off = surfaceGap(file, truth, most, worst * NEAR_WORST);
+    worst = Math.max(worst, off);
+    return off;
+  };
+  // (1) Over all of the time.
+  const all = Array.from({ length: last }, (_, k) => BETWEEN.map((share) => k + share))
+    .flat()
+    .concat(last);
+  const count = Math.max(Math.min(all.length, Math.floor((BUILT * 3) / mesh.indices.length)), Math.min(FEWEST, all.length)); // prettier-ignore
+  const step = all.length / count;
+  const looks = Array.from({ length: count }, (_, i) => all[Math.min(Math.floor(i * step), all.length - 1)]);
+  const most = Math.min(Math.max(Math.floor(IN_ALL / count), FEW), MANY);
+  const found: { frame: number; off: number }[] = [];
+  for (const [i, moment] of looks.entries()) {
+    found.push({ frame: Math.min(Math.floor(moment), Math.max(last - 1, 0)), off: await offAt(moment, most) });
+    onProgress?.((0.7 * (i + 1)) / count);
   }
-  return worst * MARGIN;
+  // (2) Finely where it was worst.
+  const worstOfFrames = new Map<number, number>();
+  for (const { frame, off } of found) worstOfFrames.set(frame, Math.max(worstOfFrames.get(frame) ?? 0, off));
+  const frames = [...worstOfFrames].toSorted((a, b) => b[1] - a[1]).slice(0, last > 0 ? WORST : 0);
+  for (const [i, [frame]] of frames.entries()) {
+    for (const share of [...BETWEEN, ...FINELY, 1]) await offAt(frame + share, MANY);
+    onProgress?.(0.7 + (0.3 * (i + 1)) / frames.length);
+  }
+  return worst * MARGIN + farthest * ROUNDING;
 }
 
-const away = (a: ArrayLike<number>, i: number, b: ArrayLike<number>, k: number): number =>
-  Math.hypot(a[i] - b[k], a[i + 1] - b[k + 1], a[i + 2] - b[k + 2]);
-
-/** How far a skinned course is off its own motion. A piece that comes or goes between two frames is not looked at there. */
+/** How far a skinned course is off its own motion. */
 export function offOfSkin(
   mesh: Mesh,
   skin: Skin,
@@ -56,15 +80,11 @@ export function offOfSkin(
   input: FollowedCourse,
   onProgress?: OnProgress,
 ): Promise<number> {
-  const firsts = firstsOf(input.whole.pieces);
-  const jointOf = (piece: number) => skin.joints[firsts[piece] * INFLUENCES];
   const atOnce = tracks.map(comesAtOnce);
-  const shows = (piece: number, at: number) => isThere(tracks[jointOf(piece)], at * POSE_STRIDE);
   return worstOff(
     mesh,
     input,
     (out, moment) => fillSkinned(out, mesh.positions, skin, tracks, atOnce, moment),
-    (piece, moment) => shows(piece, Math.floor(moment)) && shows(piece, Math.ceil(moment)),
     onProgress,
   );
 }
@@ -76,23 +96,16 @@ export function offOfShapes(
   input: FollowedCourse,
   onProgress?: OnProgress,
 ): Promise<number> {
-  const around = (moment: number) => {
-    const next = moments.findIndex((own) => own > moment);
-    const i = next < 0 ? Math.max(moments.length - 2, 0) : next - 1;
-    const b = Math.min(i + 1, moments.length - 1);
-    return { i, b, share: b > i ? (moment - moments[i]) / (moments[b] - moments[i]) : 0 };
-  };
   return worstOff(
     mesh,
     input,
     (out, moment) => {
-      const { i, b, share } = around(moment);
+      const next = moments.findIndex((own) => own > moment);
+      const i = next < 0 ? Math.max(moments.length - 2, 0) : next - 1;
+      const b = Math.min(i + 1, moments.length - 1);
+      const share = b > i ? (moment - moments[i]) / (moments[b] - moments[i]) : 0;
       const [from, to] = [shapes[i].positions, shapes[b].positions];
       for (let p = 0; p < out.length; p++) out[p] = mesh.positions[p] + (1 - share) * from[p] + share * to[p];
-    },
-    (piece, moment) => {
-      const { i, b } = around(moment);
-      return shapes[i].isThere[piece] === 1 && shapes[b].isThere[piece] === 1;
     },
     onProgress,
   );

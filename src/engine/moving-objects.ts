@@ -4,6 +4,7 @@ import { fillMatrix, type JointTrack } from '../core/bending/joint-poses';
 import { followCourse, type MovingInput } from '../core/bending/follow-course';
 import { jointsOf, jointTracks, restPoses } from '../core/bending/joint-tracks';
 import { buildSkin } from '../core/bending/skin';
+import { floatBelow } from '../core/math/float-below';
 import { fitOf } from '../core/layout/fit-registry';
 import { partOf, type OnProgress } from '../core/math/progress';
 import type { Mesh } from '../core/mesh/mesh';
@@ -54,7 +55,7 @@ export async function buildMovingCourse(
     const mesh = buildRunMesh(whole, source);
     const made = await buildShapes(mesh, input, Math.min(manner.most, input.moments), working);
     const off = await offOfShapes(mesh, made, input, looking);
-    const shown = Float32Array.from(made.moments, (moment) => timeAt(times, moment));
+    const shown = Float32Array.from(made.moments, (moment) => floatBelow(timeAt(times, moment)));
     return { objects: [{ ...base, mesh, moves: { by: 'shapes', times: shown, shapes: made.shapes } }], off, joints: 0, shapes: shown.length }; // prettier-ignore
   }
   const joints = jointsOf(whole, manner.most);

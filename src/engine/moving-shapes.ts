@@ -1,5 +1,5 @@
 import { PartsThere, type FollowedCourse } from '../core/bending/follow-course';
-import { bendThere, type Stump } from '../core/bending/bend-there';
+import { bendThere } from '../core/bending/bend-there';
 import type { OnProgress } from '../core/math/progress';
 import type { PosedPiece } from '../core/motion/pose-course';
 import type { Mesh } from '../core/mesh/mesh';
@@ -9,10 +9,6 @@ export interface MomentShape {
   readonly positions: Float32Array;
   readonly normals: Float32Array;
   readonly isThere: Uint8Array;
-  /** Metres, see `PartsThere`. */
-  readonly cut: number;
-  /** Of each piece: what stands in for its rows that are not there. */
-  readonly stumps: readonly ReadonlyMap<number, Stump>[];
 }
 
 /** Shapes of a course, as they differ from its rest, at some of its moments. */
@@ -32,18 +28,15 @@ export function shapesOf(rest: Pick<Mesh, 'positions' | 'normals'>, input: Follo
     const positions = new Float32Array(rest.positions.length);
     const normals = Float32Array.from(rest.normals);
     const isThere = Uint8Array.from(there, (own) => (own.length > 0 ? 1 : 0));
-    const stumps = there.map((own, i): ReadonlyMap<number, Stump> => {
+    there.forEach((own, i) => {
       const [from, to] = [firsts[i] * 3, firsts[i + 1] * 3];
-      if (own.length === 0) return NONE;
-      const ends = bendThere(positions, normals, firsts[i], input.rest, pieces[i], own);
+      if (own.length === 0) return;
+      bendThere(positions, normals, firsts[i], input.rest, pieces[i], own);
       if (by.some((c) => c !== 0)) for (let p = from; p < to; p++) positions[p] += by[(p - from) % 3];
-      return ends;
     });
-    return { positions, normals, isThere, stumps, cut: parts.cut };
+    return { positions, normals, isThere };
   };
 }
-
-const NONE: ReadonlyMap<number, Stump> = new Map();
 
 /** The first vertex of each piece, and the count of all at the end. */
 export function firstsOf(pieces: readonly PosedPiece[]): Uint32Array {

@@ -1,7 +1,6 @@
 import validator from 'gltf-validator';
-import { AnimationMixer, BufferAttribute, BufferGeometry, Mesh as ThreeMesh, type Quaternion, Vector3 } from 'three';
+import { AnimationMixer, type Quaternion } from 'three';
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js';
-import { MeshBVH } from 'three-mesh-bvh';
 import { beltWheels } from '../core/curve/belt-wheels';
 import type { MotionSpec } from '../core/motion/motion-spec';
 import { unwrap } from '../core/testing/runs';
@@ -11,8 +10,9 @@ import { setRule } from '../project/commands/runs';
 import { causeway, saltgrassLanding } from '../project/samples';
 import type { Project } from '../project/schema';
 import { bakeMoving, type MovingOptions } from './bake-moving';
-import { bakeProject, loadFrom } from './bake';
+import { loadFrom } from './bake';
 import { Deriver } from './derive';
+import { hierarchyOf, ownAt, played } from './testing/played';
 
 const deriver = new Deriver(loadFrom(new Map()));
 /** Without images, which Node has no decoder for. */
@@ -33,59 +33,12 @@ const moving = (run: string, motion: Partial<MotionSpec>, project = projectOf(ru
 const made = async (project: Project, options: Partial<MovingOptions> & { run: string }) =>
   unwrap(await bakeMoving(project, deriver, 'a', { by: 'joints', most: 60, range, ...options }));
 
-/** All vertices of a file that show at a time, by three's loader and mixer. */
-async function played(bytes: Uint8Array, times: readonly number[]): Promise<Vector3[][]> {
-  const { scene, animations } = await new GLTFLoader().parseAsync(bytes.slice().buffer, '');
-  const mixer = new AnimationMixer(scene);
-  const action = animations[0] && mixer.clipAction(animations[0]);
-  if (action) action.clampWhenFinished = true;
-  action?.setLoop(2200, 1).play(); // once
-  return times.map((time) => {
-    mixer.setTime(time);
-    scene.updateMatrixWorld(true);
-    const points: Vector3[] = [];
-    scene.traverse((node) => {
-      if (!(node instanceof ThreeMesh)) return;
-      const { position } = node.geometry.attributes;
-      const scale = new Vector3().setFromMatrixScale(node.matrixWorld);
-      if (scale.y === 0) return;
-      const own = Array.from({ length: position.count }, (_, v) =>
-        node.localToWorld(node.getVertexPosition(v, new Vector3())),
-      );
-      const index = node.geometry.index!;
-      // What has gone is flat: only corners of triangles with an area show.
-      for (let i = 0; i < index.count; i += 3) {
-        const [a, b, c] = [0, 1, 2].map((k) => own[index.getX(i + k)]);
-        if (new Vector3().crossVectors(b.clone().sub(a), c.clone().sub(a)).length() > 1e-9) points.push(a, b, c);
-      }
-    });
-    return points;
-  });
-}
-
-/** The surface of the project's own run at a time. */
-async function surfaceAt(project: Project, run: string, time: number): Promise<MeshBVH | undefined> {
-  const { scene } = unwrap(await bakeProject(project, deriver, { run, time, mayBeEmpty: true }));
-  if (scene.length === 0) return undefined;
-  const positions = scene.flatMap(({ mesh, origin = [0, 0, 0] }) =>
-    Array.from(mesh.positions, (v, i) => v + origin[i % 3]),
-  );
-  let base = 0;
-  const indices = scene.flatMap(({ mesh }) => {
-    const own = Array.from(mesh.indices, (v) => v + base);
-    base += mesh.positions.length / 3;
-    return own;
-  });
-  const geometry = new BufferGeometry().setAttribute('position', new BufferAttribute(new Float32Array(positions), 3));
-  return new MeshBVH(geometry.setIndex(indices));
-}
-
 /** How far a file's vertices are off the run's own surface, at eleven times. */
 async function offAt(project: Project, run: string, bytes: Uint8Array, times: readonly number[]): Promise<number> {
   const all = (await played(bytes, times)).map((points) => points.filter((_, i) => i % 23 === 0));
   let worst = 0;
   for (const [i, points] of all.entries()) {
-    const surface = await surfaceAt(project, run, times[i]);
+    const surface = hierarchyOf(await ownAt(deriver, project, run, times[i]));
     for (const point of surface ? points : []) worst = Math.max(worst, surface!.closestPointToPoint(point)!.distance);
   }
   return worst;

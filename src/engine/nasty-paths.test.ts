@@ -5,14 +5,14 @@ import { isClosed } from '../core/mesh/is-closed';
 import { volume } from '../core/mesh/measure';
 import type { MakerSpec } from '../core/segment/registry';
 import { FRAME_RULES } from '../core/frames/registry';
-import { jobOf, unwrap, type JobChange } from '../core/testing/runs';
+import { unwrap, type JobChange } from '../core/testing/runs';
 import { pathOf } from '../core/testing/curves';
 import { toLine, toPolyline } from '../core/testing/distances';
-import { MADE_PREPARE, newCourse } from '../project/defaults';
-import { emptyProject, type Project } from '../project/schema';
+import type { Project } from '../project/schema';
 import { bakeFiles, loadFrom } from './bake';
 import { Deriver } from './derive';
 import type { RunReport } from './report';
+import { runProject } from './testing/run-project';
 
 /** What a baked GLB holds: places in double precision, as a program that opens it puts them. */
 interface File {
@@ -26,16 +26,10 @@ type Change = Pick<JobChange, 'bending' | 'laying'>;
 
 function project(curve: CurveSpec, spec: MakerSpec, { bending, laying }: Change = {}): Project {
   const upright = { frames: { rule: 'upright', up: [0, 1, 0] } } as const;
-  const { course, ...steps } = jobOf({
+  return runProject(curve, spec, {
     bending: { ...upright, ...bending },
     laying: { kind: 'fillStretch', ...laying },
   });
-  return {
-    ...emptyProject('Nasty'),
-    segments: [{ id: 's', name: 'S', source: { from: 'maker', spec }, prepare: MADE_PREPARE, finishes: [] }],
-    paths: [{ id: 'p', name: 'P', curve }],
-    runs: [{ id: 'r', name: 'R', visible: true, path: 'p', ...steps, courses: [{ ...newCourse('s'), ...course }] }],
-  };
 }
 
 async function bake(curve: CurveSpec, spec: MakerSpec, change?: Change, frames = 400): Promise<File> {

@@ -68,13 +68,12 @@ describe('a course that is followed', () => {
     }
   });
 
-  it('has stiff pieces there when their middle is, whole, and says how much of them that is off', async () => {
+  it('has stiff pieces there when their middle is, whole', async () => {
     const input = await followCourse(moving(uncover, { fit: { kind: 'stiff', stands: 'square' } }));
     const parts = new PartsThere(input);
     const { there } = await parts.at(3.3); // 3.3 m of 10 are uncovered: six pieces and a half and a little more
     expect(there.map((own) => own.length).join('')).toBe('1'.repeat(7) + '0'.repeat(13));
     expect(there[6][0].form).toBe(input.whole.pieces[6].form);
-    expect(parts.cut).toBeCloseTo(0.2, 5);
   });
 });
 
@@ -104,20 +103,15 @@ describe('rows of what is there', () => {
     const { plan } = await input.planAt(4.2);
     const count = piece.form.mesh.positions.length;
     const [positions, normals] = [new Float32Array(count), new Float32Array(count)];
-    const stumps = bendThere(positions, normals, 0, input.rest, piece, plan.pieces);
+    bendThere(positions, normals, 0, input.rest, piece, plan.pieces);
     const own = piece.form.mesh.positions;
     for (let p = 0; p < count; p += 3) {
       expect(positions[p]).toBeCloseTo(Math.min(own[p], 4.2), 5);
       if (own[p] > 5.5) expect(Math.hypot(positions[p + 1], positions[p + 2])).toBe(0);
       else if (own[p] <= 4.2) expect(positions[p + 1]).toBeCloseTo(own[p + 1], 6);
     }
-    const [stump] = stumps.values();
-    expect(stump.place[0]).toBeCloseTo(4.2, 5);
-    const reaches = Array.from({ length: count / 3 }, (_, v) => Math.hypot(own[v * 3 + 1], own[v * 3 + 2]));
-    expect(stump.reach).toBeCloseTo(Math.max(...reaches), 6);
     // Whole, it is what the core bends.
-    const whole = bendThere(positions, normals, 0, input.rest, piece, input.rest.pieces);
-    expect(whole.size).toBe(0);
+    bendThere(positions, normals, 0, input.rest, piece, input.rest.pieces);
     expect(positions).toEqual(bendRun(input.rest).positions);
   });
 });

@@ -51,8 +51,6 @@ export class PartsThere {
   readonly #input: FollowedCourse;
   readonly #follower: PieceFollower;
   readonly #isRigid: boolean;
-  /** Metres of pieces which keep their shape that showed, or did not, though they should: they are there whole or not at all. */
-  cut = 0;
 
   constructor(input: FollowedCourse) {
     const { rest, copies, far } = input;
@@ -69,13 +67,10 @@ export class PartsThere {
     return { there, origin };
   }
 
-  /** A piece is there when its middle is. */
+  /** A piece that keeps its shape is there whole when its middle is. */
   #entire(parts: readonly PosedPiece[], { form }: PosedPiece): readonly PosedPiece[] {
-    const [from, to] = [form.box.min[0], form.box.max[0]];
-    const middle = (from + to) / 2;
+    const middle = (form.box.min[0] + form.box.max[0]) / 2;
     const part = parts.find((own) => own.form.box.min[0] <= middle && own.form.box.max[0] >= middle);
-    if (!part) return [];
-    this.cut = Math.max(this.cut, part.form.box.min[0] - from, to - part.form.box.max[0]);
-    return [{ ...part, form }];
+    return part ? [{ ...part, form }] : [];
   }
 }

@@ -18,9 +18,9 @@ export interface ArcTable {
 
 const MAX_DEPTH = 40;
 /** Share of a panel that counts as short. */
-const SHORT = 1 / 16;
+const SHORT = 1 / 32;
 /** Error of a station, as a share of the step to it, after which one more Newton step is the last. */
-const NEWTON_LAST = 1e-5;
+const NEWTON_LAST = 1e-7;
 
 /**
  * Measures `curve` by Gauss-Legendre, halving each interval between breaks until one rule and its two halves agree to
@@ -123,7 +123,7 @@ export function fillParams(out: Float64Array, table: ArcTable, stations: Float64
     let high = u1;
     const guess = fromU + (s - fromS) / speed(fromU);
     let u = guess < u1 ? guess : s1 > fromS ? fromU + ((s - fromS) / (s1 - fromS)) * (u1 - fromU) : u1;
-    // A sixteenth of a panel is short enough for the 6-point rule: its error falls with the twelfth power of the length.
+    // A thirty-second of a panel is short enough for the 6-point rule: its error falls with the twelfth power of the length.
     const measure = u1 - fromU < SHORT * (u1 - u0) || guess - fromU < SHORT * (u1 - u0) ? integrateShort : integrate;
     for (let step = 0; step < 60; step++) {
       const error = fromS + measure(speed, fromU, u) - s;

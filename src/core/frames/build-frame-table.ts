@@ -1,11 +1,11 @@
 import { pointStationsOf, stationOf, type ArcTable } from '../curve/arc-table';
 import type { Surface } from '../mesh/surface';
-import { NEAR_ORIGIN } from '../math/tolerance';
 import type { Vec3 } from '../math/vec3';
 import { turnBetween } from './double-reflection';
 import { FORWARD, FRAME_STRIDE, SIDE, TWIST, UP, type FrameTable, type Spans } from './frame-table';
 import { findKinks } from './kinks';
 import { matchEnds } from './match-ends';
+import { originFor } from './near-table';
 import { fitSpans, MAX_SAMPLES, planSpans, withIntervals, type SpanPlan } from './plan-spans';
 import { frameRule, type FrameSpec } from './registry';
 import { sampleSpans, stationsOf } from './sample-curve';
@@ -127,9 +127,7 @@ function originOf(frames: Float64Array, { firsts }: Spans): Vec3 {
       if (v > high[c]) high[c] = v;
     }
   }
-  const [x0, y0, z0, x1, y1, z1] = [...low, ...high] as [number, number, number, number, number, number];
-  if (Math.max(x1, y1, z1, -x0, -y0, -z0) <= NEAR_ORIGIN) return [0, 0, 0];
-  return [Math.round((x0 + x1) / 2), Math.round((y0 + y1) / 2), Math.round((z0 + z1) / 2)];
+  return originFor(low, high);
 }
 
 const MOST_ROUNDS = 3;

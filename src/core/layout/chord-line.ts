@@ -1,7 +1,5 @@
 import { fillParams, stationOf as stationAlong, type ArcTable } from '../curve/arc-table';
 import { SIDE, UP } from '../frames/frame-table';
-import { firstAfter } from '../math/first-after';
-import { integrateShort } from '../math/gauss-legendre';
 import { frameOn, OFFSET_SIDE, OFFSET_UP } from '../shape/frame-on';
 import type { Shape } from '../shape/shape';
 
@@ -19,9 +17,6 @@ export interface ChordLine {
   stationsOf(at: readonly number[]): Float64Array;
   paramOf(station: number): number;
 }
-
-/** Links after which a station is measured from the curve's start again: no sum of rounding. */
-const ANEW = 64;
 
 const isWholeLoop = (closed: boolean, length: number, from: number, to: number): boolean =>
   closed && to - from >= length * (1 - 1e-9);
@@ -58,10 +53,6 @@ export function curveLine(arc: ArcTable, from: number, to: number): ChordLine {
     const rounds = closed ? Math.floor(t) : 0;
     return rounds * length + stationAlong(arc, t - rounds);
   };
-  const speed = (u: number) => {
-    curve.velocityAt(velocity, 0, u);
-    return Math.sqrt(velocity[0] ** 2 + velocity[1] ** 2 + velocity[2] ** 2);
-  };
   const inside = (t: number) => (closed ? t - Math.floor(t) : Math.min(Math.max(t, 0), 1));
   return {
     from: paramOf(from),
@@ -81,17 +72,7 @@ export function curveLine(arc: ArcTable, from: number, to: number): ChordLine {
       return 1 / Math.max(Math.hypot(velocity[0], velocity[1], velocity[2]), length * 1e-9);
     },
     stationOf,
-    stationsOf(at) {
-      const stations = new Float64Array(at.length);
-      at.forEach((t, i) => {
-        const before = at[i - 1];
-        // From pin to pin, where no break of the curve lies between.
-        const [u, v] = [inside(before), inside(t)];
-        const isSmooth = i > 0 && v > u && firstAfter(curve.breaks, u) === firstAfter(curve.breaks, v) && t <= 1 + Math.floor(before); // prettier-ignore
-        stations[i] = isSmooth && i % ANEW !== 0 ? stations[i - 1] + integrateShort(speed, u, v) : stationOf(t);
-      });
-      return stations;
-    },
+    stationsOf: (at) => Float64Array.from(at, stationOf),
     paramOf,
   };
 }

@@ -1,5 +1,5 @@
 import { MOTION_DEFAULTS } from '../motion/motion-spec';
-import { buildArcTable } from '../curve/arc-table';
+import { buildArcTable, fillParams } from '../curve/arc-table';
 import type { Curve } from '../curve/curve';
 import { buildFrameTable } from '../frames/build-frame-table';
 import { distance, type Vec3 } from '../math/vec3';
@@ -15,6 +15,22 @@ const chordsAlong = (curve: Curve) => {
 const pinAt = (pins: Float64Array, i: number): Vec3 => [pins[i * 3], pins[i * 3 + 1], pins[i * 3 + 2]];
 
 describe('chordsOf', () => {
+  it('says stations at which the curve has the pins, to 1e-11 of its length, however far from pin to pin', () => {
+    const lopsided = compiled({ kind: 'handles', closed: false, points: [{ position: [0, 0, 0], handleOut: [3, 0, 1] }, { position: [4, 1, 2], handleIn: [-0.5, 0, -3], handleOut: [0.5, 0, 3] }, { position: [9, 0, 0], handleIn: [-2, 2, 0] }] }); // prettier-ignore
+    const arc = buildArcTable(lopsided);
+    for (const pitch of [0.1, 0.37, 1.1, 2.3]) {
+      const { stations, pins } = chordsAlong(lopsided).chords.walk(pitch);
+      stations.forEach((station, i) => {
+        const place = new Float64Array(3);
+        const u = new Float64Array(1);
+        fillParams(u, arc, Float64Array.of(station));
+        lopsided.pointAt(place, 0, u[0]);
+        expect(distance(pinAt(pins, i), [place[0], place[1], place[2]])).toBeLessThan(arc.length * 1e-11);
+        if (i > 0) expect(distance(pinAt(pins, i), pinAt(pins, i - 1))).toBeCloseTo(pitch, 12);
+      });
+    }
+  });
+
   // Reference e57: 49 whole links of 12.7 fit on a circle of radius 100 (elementary).
   it('lays 49 links of 12.7 on a circle of radius 100, with the chord of the rest left', () => {
     const walk = chordsAlong(ellipse(100, 100)).chords.walk(12.7);

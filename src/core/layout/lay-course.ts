@@ -1,6 +1,8 @@
 import { fail, ok, type Result } from '../math/result';
+import { CREASE_ANGLE } from '../math/tolerance';
 import type { SegmentEnd } from '../segment/open-ends';
-import { countForms, formOf, type FormInput, type ShownPart } from '../segment/pieces/plan-forms';
+import { turnsIntoCorners } from '../segment/pieces/mitre';
+import { countForms, formOf, type CornerPlace, type FormInput, type ShownForm } from '../segment/pieces/plan-forms';
 import { buildRowDensity, NO_ROWS, rowsTo, withCorners, type Passes } from '../segment/pieces/row-density';
 import { halfWidth, type PreparedSegment } from '../segment/prepared-segment';
 import { MAX_SLICES } from '../segment/slicing-spec';
@@ -31,8 +33,10 @@ export interface LaidCourse {
   readonly pieces: readonly WornPiece[];
   /** It closes: no end of a piece shows, when all of it is there. */
   readonly isRing: boolean;
-  /** What a piece wears while these of its ends show, whatever lies beside it in the finished course, and no more of it than a part. */
-  readonly showing: (piece: number, ends: readonly SegmentEnd[], part?: ShownPart) => PreparedSegment;
+  /** What a piece wears while these of its ends show, whatever lies beside it in the finished course, no more of it than a part, and over corners that it comes to. */
+  readonly showing: (piece: number, ends: readonly SegmentEnd[], shown?: ShownForm) => PreparedSegment;
+  /** Where the path's sharp corners need rows of whatever lies there, stations in metres; none where nothing is sliced. */
+  readonly corners: readonly CornerPlace[];
   /** Triangles of the course if its pieces were sliced so; counted when it is asked for. */
   readonly countSliced: (slicing: BendingSpec['slicing']) => number;
   /** Metres: what rows keep to; more than was asked for where a piece would have had too many. */
@@ -93,7 +97,13 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   const asked = bendTolerance(bending.tolerance, halfWidth(segment.box), gauge);
   const last = shown.reduce((end, piece) => Math.max(end, piece.station + piece.factor * piece.worn.length), reach.to);
   const first = shown.reduce((start, piece) => Math.min(start, piece.station), reach.from);
+  const intoCorners = turnsIntoCorners(shape, { half, tolerance: asked });
+  const cornerRows = [
+    ...shape.table.kinks.flatMap(({ station: at, angle }) => (angle > CREASE_ANGLE ? [{ at, isEdge: true }] : [])),
+    ...intoCorners.map((at) => ({ at, isEdge: false })),
+  ];
   const turns = [
+    ...(passes === 'own' ? intoCorners : []),
     ...(fit.turnsAtEnds?.(course.fit) ? [0, shape.table.length] : []),
     ...shape.lanes.flatMap(({ jumps = [] }) => jumps.filter((at) => at > reach.from && at < reach.to)),
     ...(shape.isHeld ? [reach.from, reach.to] : []),
@@ -119,7 +129,8 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
   };
   const isRing = shown.length > 0 && isClosedRing(layout, shape) && meetsRound(shown, meet);
   const formInput: FormInput = { density, slicing, forms, isSingle: placed.length === 1, evens: new Map() };
-  const wear = (i: number, open: readonly SegmentEnd[] = [], part?: ShownPart) => {
+  const wear = (i: number, open: readonly SegmentEnd[] = [], form: ShownForm = {}) => {
+    const { part } = form;
     const piece = shown[i];
     const [before, after] = [shown[i - 1], shown[i + 1]];
     const covered: SegmentEnd[] = [];
@@ -128,7 +139,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     const isCutAway = (end: SegmentEnd) =>
       part !== undefined && (end === 'start' ? part.from > 0 : part.to < piece.worn.length);
     const closed = covered.filter((end) => !open.includes(end) && !isCutAway(end));
-    return formOf(piece, closed, formInput, part);
+    return formOf(piece, closed, formInput, form);
   };
   const pieces: WornPiece[] = [];
   let vertices = 0;
@@ -150,6 +161,7 @@ export function layCourse(input: CourseInput): Result<LaidCourse> {
     pieces,
     isRing,
     showing: wear,
+    corners: slicing.by === 'off' ? [] : cornerRows,
     countSliced,
     tolerance: asked * worst * worst,
     repin,

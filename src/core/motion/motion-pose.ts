@@ -35,7 +35,7 @@ export function motionPoseAt(motion: MotionSpec, time: number | null, { reach, r
   if (seconds === 0 || time === null) return slid;
   const gone = time / seconds;
   if (gone >= 1) return slid;
-  const share = gone > 0 ? eased(easing, gone) : 0;
+  const share = gone >= 0 ? eased(easing, gone) : 0; // one that jumps at once has done so
   if (share <= 0) return undefined;
   const kind = growthOf(growth);
   const isWholeThere = share === 1 || (share > 1 && !kind.goesBeyond?.(growth));

@@ -34,6 +34,22 @@ describe.each(GROWTHS.map((kind) => [kind.kind, kind] as const))('the growth %s'
     expect(kind.words).toMatch(/^[a-z]/);
   });
 
+  it('shows what a first jump brings at the very moment of it, and nothing before (CSS Easing Level 1, 2.3)', () => {
+    for (const [jump, share] of [
+      ['start', 1 / 4],
+      ['both', 1 / 5],
+      ['end', 0],
+      ['none', 0],
+    ] as const) {
+      // prettier-ignore
+      const jumping = { ...motion, easing: { kind: 'steps', count: 4, jump } as const };
+      const [first, same, before] = [at(jumping, 0), at(jumping, 1e-6), at(jumping, -1e-6)];
+      expect(first.mesh.positions).toEqual(same.mesh.positions);
+      if (kind.seconds(kind.defaults) > 0) expect(before.mesh.positions.length).toBe(0);
+      if (kind.kind === 'stretchOut') expect(volume(first.mesh) / volume(at({}, 0).mesh)).toBeCloseTo(share, 5);
+    }
+  });
+
   it('changes nothing where no time is asked for or all has grown, and gives numbers at every time from everywhere', () => {
     const still = bentRun(plank, LINE, jobWith({}));
     expect(bentRun(plank, LINE, jobWith(motion)).layout).toEqual(still.layout);

@@ -5,7 +5,7 @@ import type { Layout } from '../layout/layout';
 import type { WornPiece } from '../layout/worn-pieces';
 import { pieceLooks, type PieceLook, type VariationSpec } from '../layout/variation';
 import type { SegmentEnd } from '../segment/open-ends';
-import type { ShownPart } from '../segment/pieces/plan-forms';
+import { cornersInside, type CornerPlace, type ShownPart } from '../segment/pieces/plan-forms';
 import type { PreparedSegment } from '../segment/prepared-segment';
 import { besideShape, movedShape, thickened, type Shape } from '../shape/shape';
 import type { Arrival, Span } from './growth';
@@ -45,8 +45,9 @@ export interface PoseInput {
 export function poseCourse(laid: LaidCourse, input: PoseInput, time: number | null): CoursePlan {
   const { shape, motion } = input;
   const moved = { reach: shape.reach, round: laid.layout.round };
-  const pose = motionPoseAt(motion, time, moved);
-  if (!pose) return { fit: input.fit, pieces: [], vertexCount: 0 };
+  const asked = motionPoseAt(motion, time, moved);
+  if (!asked) return { fit: input.fit, pieces: [], vertexCount: 0 };
+  const pose = laid.layout.round ? withinRound(asked, shape.table.length) : asked;
   return isWhole(pose) ? finishedCourse(laid, input) : movedCourse(laid, input, pose);
 }
 
@@ -60,6 +61,12 @@ export function restCourse(laid: LaidCourse, input: PoseInput): CoursePlan {
   const pieces = plan.pieces.map((posed) => ({ ...posed, form: laid.showing(places.get(posed.laid)!, BOTH) }));
   return { ...plan, pieces, vertexCount: pieces.reduce((sum, { form }) => sum + form.mesh.positions.length / 3, 0) };
 }
+
+/** Whole rounds are none: the same place is the same, whatever came before. */
+const withinRound = (pose: MotionPose, round: number): MotionPose => ({
+  ...pose,
+  shift: pose.shift % round,
+});
 
 const BOTH: readonly SegmentEnd[] = ['start', 'end'];
 
@@ -94,6 +101,7 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
     return known;
   };
   const lookOf = pieceLooks(variation);
+  const corners = cornersAllRound(laid, shape);
   const placesAt = laid.repin && pose.shift !== 0 ? pinnedPlaces(laid, pose) : undefined;
   let vertexCount = 0;
   const posed = pieces.flatMap((piece, i) => {
@@ -105,7 +113,9 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
     const parts = spans ? shows.flatMap((shown) => cutShown(shown, piece, spans)) : shows;
     return parts.flatMap(({ shift, cut, part, ...place }): PosedPiece[] => {
       const ends = [...endsThatShow(laid, pose, i), ...cut];
-      const form = ends.length > 0 || part ? laid.showing(i, ends, part) : piece.form;
+      const inside = corners.length > 0 ? cornersInside(piece.worn, place, corners) : [];
+      const isOther = ends.length > 0 || part || inside.length > 0;
+      const form = isOther ? laid.showing(i, ends, { part, corners: inside }) : piece.form;
       if (form.mesh.indices.length === 0) return [];
       vertexCount += form.mesh.positions.length / 3;
       const whole = { natural: piece.worn.length, overlap: placement.overlap, strewn };
@@ -127,6 +137,12 @@ function movedCourse(laid: LaidCourse, { shape, fit, variation }: PoseInput, pos
   });
   return { fit, pieces: posed, vertexCount };
 }
+
+/** Where corners need rows; those of a closed path also for what lies beyond its seam. */
+const cornersAllRound = ({ corners }: LaidCourse, { table: { closed, length } }: Shape): readonly CornerPlace[] =>
+  closed && corners.length > 0
+    ? [-1, 0, 1, 2].flatMap((round) => corners.map(({ at, isEdge }) => ({ at: at + round * length, isEdge })))
+    : corners;
 
 /** How a piece is there; undefined = it is not. */
 function arrivalOf({ arrival }: MotionPose, { placements }: Layout, piece: WornPiece): Arrival | undefined {

@@ -62,14 +62,11 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   };
   const out: number[] = [];
   const sliceFace = (face: readonly number[]): void => {
-    let [low, high] = [0, 0];
-    face.forEach((v, i) => {
-      if (positions[v * 3] < positions[face[low] * 3]) low = i;
-      if (positions[v * 3] > positions[face[high] * 3]) high = i;
-    });
-    zipChains(out, chain(face, low, high, 1), chain(face, low, high, -1), (v) =>
-      v < count ? positions[v * 3] : planeOf(growing, v - count),
-    );
+    const { low, high } = endsOf(face, positions, near);
+    const right = chain(face, low.right, high.right, 1);
+    const left = chain(face, low.left, high.left, -1);
+    const place = (v: number) => (v < count ? positions[v * 3] : planeOf(growing, v - count));
+    zipChains(out, { right, left }, place, { near, turn: looksBack(face, positions) ? 1 : 0 });
   };
   const isCut = (i: number) => {
     const [a, b, c] = [indices[i], indices[i + 1], indices[i + 2]];
@@ -95,6 +92,34 @@ function sliceMesh(source: Mesh, planes: Float64Array, near: number, longest?: F
   const grown = withAdded(growing, count);
   const mesh: Mesh = { ...source, ...grown, indices: Uint32Array.from(out), parts };
   return sortedAlongX(mesh);
+}
+
+/** The corners of a face that lie first and last along x, by number: where two do, on its right edge and on its left. */
+function endsOf(face: readonly number[], positions: Float32Array, near: number) {
+  const xs = face.map((v) => positions[v * 3]);
+  const [least, most] = [Math.min(...xs), Math.max(...xs)];
+  const isLow = (i: number) => xs[(i + face.length) % face.length] <= least + near;
+  const isHigh = (i: number) => xs[(i + face.length) % face.length] >= most - near;
+  const find = (is: (i: number) => boolean, beside: number) => xs.findIndex((_, i) => is(i) && !is(i + beside));
+  return {
+    low: { right: find(isLow, 1), left: find(isLow, -1) },
+    high: { right: find(isHigh, -1), left: find(isHigh, 1) },
+  };
+}
+
+/**
+ * Whether a face looks down, or level and to the left. Opposite faces are cut the mirrored way, so that where a piece is twisted what the one gains
+ * the other loses.
+ */
+function looksBack(face: readonly number[], positions: Float32Array): boolean {
+  let [ny, nz, size] = [0, 0, 0];
+  for (let i = 0; i < face.length; i++) {
+    const [a, b] = [face[i] * 3, face[(i + 1) % face.length] * 3];
+    const across = positions[a + 2] * positions[b] - positions[a] * positions[b + 2];
+    const down = positions[a] * positions[b + 1] - positions[a + 1] * positions[b];
+    [ny, nz, size] = [ny + across, nz + down, size + Math.abs(across) + Math.abs(down)];
+  }
+  return Math.abs(ny) > size * 1e-6 ? ny < 0 : nz < 0;
 }
 
 /** For every vertex the number of planes at or before it, and whether it lies on the last of them. */

@@ -75,7 +75,7 @@ export function Playback() {
   const label = isPlaying ? 'Pause' : 'Play';
   const icon = { fontSize: 20 } as const;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, width: 460 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5, width: 430 }}>
       {button('A frame back', <ChevronLeftRounded sx={icon} />, () => go(frameBeside(time ?? length, -1, spec)))}
       {button(
         label,

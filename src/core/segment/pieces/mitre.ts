@@ -5,6 +5,7 @@ import type { Vec3 } from '../../math/vec3';
 import { frameOn, greatestGauge, OFFSET_SIDE, OFFSET_UP } from '../../shape/frame-on';
 import { movedShape, placesOf, type Shape } from '../../shape/shape';
 import { halfWidth, type PreparedSegment } from '../prepared-segment';
+import type { RowDemand } from './plan-slices';
 import type { LeaningRow } from './rows';
 
 /** How a row lies to a corner of the path. */
@@ -117,16 +118,53 @@ function cornersAround(
     for (let i = firstAfter(stations, from - far - round * length); i < end; i++) {
       const kink = kinks[i];
       const at = kink.station + round * length;
-      const before = kinks[i - 1]?.station ?? (closed ? kinks[kinks.length - 1].station - length : 0);
-      const after = kinks[i + 1]?.station ?? (closed ? kinks[0].station + length : length);
-      const reach = half * greatestGauge(frameOn(shape, at, true));
-      const mitre = Math.min(Math.tan(kink.angle / 2), MITRE_LIMIT) * reach;
-      const room = kink.own ? 0 : Math.min(kink.station - before, after - kink.station) / 2;
-      const over = Math.min(mitre, room > 0 ? room : mitre);
+      const over = leanOver(shape, kinks, i, at, half);
       if (at + Math.max(over, near) >= from && at - Math.max(over, near) <= to) found.push({ kink, at, reach: over });
     }
   }
   return found;
+}
+
+/** Metres to either side of a corner, at the station `at`, over which rows lean towards it. */
+function leanOver(shape: Shape, kinks: readonly Kink[], i: number, at: number, half: number): number {
+  const { length, closed } = shape.table;
+  const kink = kinks[i];
+  const before = kinks[i - 1]?.station ?? (closed ? kinks[kinks.length - 1].station - length : 0);
+  const after = kinks[i + 1]?.station ?? (closed ? kinks[0].station + length : length);
+  const reach = half * greatestGauge(frameOn(shape, at, true));
+  const mitre = Math.min(Math.tan(kink.angle / 2), MITRE_LIMIT) * reach;
+  const room = kink.own ? 0 : Math.min(kink.station - before, after - kink.station) / 2;
+  return Math.min(mitre, room > 0 ? room : mitre);
+}
+
+/** Radians: corners at which frames turn by less beyond what forward makes them need no rows for it. */
+const LEAST_TURN = 1e-3;
+
+/**
+ * Where up turns over a corner by more than forward makes it, both legs turn to the mean as far as rows lean: stations of the rows which that
+ * needs, so that the legs stay as they are. Metres, unordered.
+ */
+export function turnsIntoCorners(shape: Shape, { half, tolerance }: RowDemand): number[] {
+  const { table } = shape;
+  const { kinks, frames } = table;
+  return kinks.flatMap((kink, i) => {
+    const over = leanOver(shape, kinks, i, kink.station, half);
+    const most = 2 * Math.acos(Math.max(1 - tolerance / half, 0));
+    return (
+      [
+        ['before', -1],
+        ['after', 1],
+      ] as const
+    ).flatMap(([side, way]) => {
+      const at = kink[side] * FRAME_STRIDE;
+      const along = (field: number) => [0, 1, 2].reduce((sum, c) => sum + kink.up[c] * frames[at + field + c], 0);
+      const turn = Math.abs(Math.atan2(along(SIDE), along(UP)));
+      if (turn < LEAST_TURN) return [];
+      const count = 2 * Math.ceil(turn / most / 2); // even, as of all that twists
+      const station = side === 'before' && kink.station === 0 ? table.length : kink.station;
+      return Array.from({ length: count }, (_, k) => station + (way * over * (k + 1)) / count);
+    });
+  });
 }
 
 /** Writes the mean of a corner's two frames, not rolled, for a row that belongs to either side. */

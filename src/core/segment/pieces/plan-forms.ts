@@ -7,7 +7,7 @@ import type { PreparedSegment } from '../prepared-segment';
 import { countSliced, sliceSegment } from '../slice';
 import { splitRows } from '../split-rows';
 import { placeAlong } from '../stiff-zones';
-import { densest, equalRows, rowsTo, type RowDensity } from './row-density';
+import { densest, equalRows, evenIfTwisted, rowsTo, type RowDensity } from './row-density';
 import type { FormStore } from './form-store';
 
 /** A piece as it lies when all has grown. Metres. */
@@ -41,21 +41,36 @@ export interface ShownPart {
   readonly to: number;
 }
 
+/** What of a piece shows at some moment, and where it then lies over sharp corners. */
+export interface ShownForm {
+  /** By true cuts; absent = all of it. */
+  readonly part?: ShownPart | undefined;
+  /** Rows that corners need. */
+  readonly corners?: readonly CornerPlace[];
+}
+
+/** Where a corner needs a row: a station of the path, or x of a piece, metres; and whether there is an edge. */
+export interface CornerPlace {
+  readonly at: number;
+  readonly isEdge: boolean;
+}
+
 /**
  * The form of its segment that a piece wears: sliced where the bend asks for it, without the ends that a neighbour covers. One of which only a part
- * shows, by true cuts, is made anew every time: while something grows there is another one in every frame.
+ * shows, or which comes over a corner, is made anew every time: while something moves there is another one in every frame.
  */
 export function formOf(
   piece: LaidPiece,
   ends: readonly SegmentEnd[],
   input: FormInput,
-  part?: ShownPart,
+  { part, corners = [] }: ShownForm = {},
 ): PreparedSegment {
   const { worn, cutAt } = piece;
-  const planes = planesOf(piece, input);
+  const planes = withEdges(planesOf(piece, input), corners, worn.length);
   if (part) return madeForm(piece, planes, ends, { from: part.from, to: Math.min(part.to, cutAt ?? Infinity) });
   const key = `${planes.key}:${ends.join()}:${cutAt ?? ''}`;
   const whole = cutAt === undefined ? undefined : { from: 0, to: cutAt };
+  if (corners.length > 0) return madeForm(piece, planes, ends, whole);
   return input.forms.get(worn, key, () => madeForm(piece, planes, ends, whole));
 }
 
@@ -108,8 +123,9 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   const edges = sharp.length > 0 ? inside(sharp) : [];
   if (slicing.by !== 'auto') return keyed({ ...withCorners(askedPlanes(slicing, length), 0, corners, length), edges });
   const wanted = rowsTo(density, end) - rowsTo(density, station);
-  const even = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
-  const shared = Math.ceil(2 ** (Math.ceil(Math.log2(Math.max(even, 1)) * STEPS) / STEPS) - 1e-9);
+  const most = Math.ceil(densest(density, station, end) * (end - station) - 1e-9);
+  const stepped = Math.ceil(2 ** (Math.ceil(Math.log2(Math.max(most, 1)) * STEPS) / STEPS) - 1e-9);
+  const shared = evenIfTwisted(density, station, end, stepped);
   if (!isSingle && shared <= MAX_SLICES && shared <= SHARED_COST * Math.max(wanted, 1) && corners.length === 0) {
     const name = `${length}:${shared}`;
     const known = edges.length === 0 ? evens.get(name) : undefined;
@@ -123,9 +139,43 @@ function planesOf({ worn, station, factor }: LaidPiece, { density, slicing, isSi
   const least = wanted > MAX_SLICES ? MAX_SLICES / wanted : 1;
   const rows = bounds.slice(1).flatMap((to, i) => {
     const need = (rowsTo(density, to) - rowsTo(density, bounds[i])) * least;
-    return equalRows(density, bounds[i], to, Math.max(Math.ceil(need - 1e-9), 1));
+    const count = Math.max(Math.ceil(need - 1e-9), 1);
+    return equalRows(density, bounds[i], to, evenIfTwisted(density, bounds[i], to, count));
   });
   return keyed({ ...withCorners(Float64Array.from(inside(rows)), undefined, corners, length), edges });
+}
+
+/** Planes with more for corners, in place of those that lie on them. */
+function withEdges(own: Planes, corners: readonly CornerPlace[], length: number): Planes {
+  if (corners.length === 0) return own;
+  const near = length * EDGE * 2;
+  const isFree = (x: number) => corners.every(({ at }) => Math.abs(at - x) > near);
+  const all = [
+    ...Array.from(own.planes, (x, i) => ({ x, longest: own.longest[i] })).filter(({ x }) => isFree(x)),
+    ...corners.map(({ at }) => ({ x: at, longest: 0 })),
+  ].sort((a, b) => a.x - b.x);
+  return keyed({
+    planes: Float64Array.from(all, ({ x }) => x),
+    longest: Float64Array.from(all, ({ longest }) => longest),
+    edges: [...own.edges.filter(isFree), ...corners.flatMap(({ at, isEdge }) => (isEdge ? [at] : []))].sort(
+      (a, b) => a - b,
+    ),
+  });
+}
+
+/** Where corners lie in a piece that lies at a station, metres: those at its ends are its neighbours' as well and need no row. */
+export function cornersInside(
+  worn: PreparedSegment,
+  { station, factor }: Pick<LaidPiece, 'station' | 'factor'>,
+  corners: readonly CornerPlace[],
+): CornerPlace[] {
+  const toX = placeAlong(worn, factor);
+  const end = station + factor * worn.length;
+  return corners.flatMap(({ at, isEdge }) => {
+    if (at <= station || at >= end) return [];
+    const x = toX(at - station);
+    return x !== undefined && x > worn.length * EDGE && x < worn.length * (1 - EDGE) ? [{ at: x, isEdge }] : [];
+  });
 }
 
 /** Pieces that are counted one by one; of more, so many are taken from all over the run for the rest. */

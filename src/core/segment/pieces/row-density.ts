@@ -10,6 +10,12 @@ export interface RowDensity {
   readonly stations: Float64Array;
   /** Rows needed from the first station to each. */
   readonly sums: Float64Array;
+  /**
+   * Metres from the first station to each: what a flat face across the section that twists would be off by as two triangles. One that is off by more than
+   * `tolerance` gets an even number of rows, whose diagonals run one way and the other, so that it gains what it loses.
+   */
+  readonly twists: Float64Array;
+  readonly tolerance: number;
   /** Metres: corners at which there has to be a row, and those of them that are sharp enough for an edge. */
   readonly corners: Float64Array;
   readonly edges: Float64Array;
@@ -49,7 +55,10 @@ export function buildRowDensity(
   });
   const stations: number[] = [from];
   const sums: number[] = [0];
+  const twists: number[] = [0];
   let sum = 0;
+  let twisted = 0;
+  let mostTwisted = 0;
   let most = 0; // of rows a metre times metres from the start
   let next = 0;
   eachStretch(shape, [from, to], half, (bends, start, end) => {
@@ -60,20 +69,33 @@ export function buildRowDensity(
     }
     densest = Math.max(densest, perMetre);
     sum += perMetre * (end - start);
+    mostTwisted = Math.max(mostTwisted, (bends.twist * bends.reach) / 2);
+    twisted += (bends.twist * bends.reach * (end - start)) / 2;
     stations.push(end);
     sums.push(sum);
+    twists.push(twisted);
     for (; next < gentle.length && gentle[next].station <= end; next++) {
       sum += gentle[next].rows;
       stations.push(end);
       sums.push(sum);
+      twists.push(twisted);
     }
   });
   if (passes === 'all') {
-    return { stations: Float64Array.of(from, to), sums: Float64Array.of(0, densest * (to - from)), corners: new Float64Array(), edges: new Float64Array() }; // prettier-ignore
+    return {
+      stations: Float64Array.of(from, to),
+      sums: Float64Array.of(0, densest * (to - from)),
+      twists: Float64Array.of(0, mostTwisted * (to - from)),
+      tolerance,
+      corners: new Float64Array(),
+      edges: new Float64Array(),
+    };
   }
   return {
     stations: Float64Array.from(stations),
     sums: Float64Array.from(sums),
+    twists: Float64Array.from(twists),
+    tolerance,
     corners: Float64Array.from(corners),
     edges: Float64Array.from(edges),
   };
@@ -89,7 +111,21 @@ function widest(shape: Shape, from: number, to: number, half: number): number {
 type Rows = Pick<RowDensity, 'stations' | 'sums'>;
 
 /** Rows needed from the density's start to a station. */
-export function rowsTo({ stations, sums }: Rows, station: number): number {
+export const rowsTo = ({ stations, sums }: Rows, station: number): number => upTo(stations, sums, station);
+
+/** So many rows between two stations, one more where they have to be even: see {@link RowDensity}. */
+export function evenIfTwisted(
+  { stations, twists, tolerance }: RowDensity,
+  from: number,
+  to: number,
+  count: number,
+): number {
+  const twisted = upTo(stations, twists, to) - upTo(stations, twists, from);
+  return twisted > tolerance ? count + (count % 2) : count;
+}
+
+/** What has come together up to a station. */
+function upTo(stations: Float64Array, sums: Float64Array, station: number): number {
   const i = firstAfter(stations, station);
   if (i === 0) return 0;
   if (i === stations.length) return sums[i - 1];
@@ -101,6 +137,8 @@ export function rowsTo({ stations, sums }: Rows, station: number): number {
 export const NO_ROWS: RowDensity = {
   stations: Float64Array.of(0),
   sums: Float64Array.of(0),
+  twists: Float64Array.of(0),
+  tolerance: Infinity,
   corners: new Float64Array(),
   edges: new Float64Array(),
 };
