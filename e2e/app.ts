@@ -13,10 +13,12 @@ export const test = base.extend<{ quiet: void }>({
         // The software renderer of the test machine tells of its own slowness.
         const isDriver = /GPU stall due to ReadPixels|GL Driver Message/.test(message.text());
         // What belonged to graphics that were lost is thrown away when they are back; a test that goes offline misses pieces.
+        const isMade = message.text().includes(MADE_TO_CRASH);
         const isLost = /object does not belong to this context|ERR_INTERNET_DISCONNECTED|ChunkLoadError/.test(
           message.text(),
         );
-        if (['error', 'warning'].includes(message.type()) && !isDriver && !isLost) noise.push(message.text());
+        if (['error', 'warning'].includes(message.type()) && !isDriver && !isLost && !isMade)
+          noise.push(message.text());
       });
       // Tests that make a worker crash throw this.
       page.on('pageerror', (error) => error.message !== MADE_TO_CRASH && noise.push(error.message));

@@ -86,7 +86,13 @@ function parseVersioned(value: unknown): Result<z.infer<typeof projectFileSchema
   if (!head.success) return fail('project.foreign');
   const { version } = head.data.project;
   if (version > PROJECT_VERSION) return fail('project.newer', { version, known: PROJECT_VERSION });
-  const parsed = projectFileSchema.safeParse(upgrade(value, version));
+  let parsed: ReturnType<typeof projectFileSchema.safeParse>;
+  try {
+    parsed = projectFileSchema.safeParse(upgrade(value, version));
+  } catch (error) {
+    // One project that nobody thought of hides no other.
+    return fail('project.invalid', { reason: error instanceof Error ? error.message : String(error) });
+  }
   return parsed.success ? ok(parsed.data) : { ok: false, problems: parsed.error.issues.slice(0, 5).map(toProblem) };
 }
 

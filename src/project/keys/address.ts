@@ -28,7 +28,9 @@ export function knownBy(value: unknown): string | undefined {
 /** What stands at one step down; undefined where nothing does. */
 export function childOf(node: unknown, step: string): unknown {
   if (!isNode(node)) return undefined;
-  if (!Array.isArray(node)) return (node as Readonly<Record<string, unknown>>)[step];
+  // Its own fields alone: every object has a `toString`.
+  if (!Array.isArray(node))
+    return Object.hasOwn(node, step) ? (node as Readonly<Record<string, unknown>>)[step] : undefined;
   return knownBy(node[0]) === undefined ? node[Number(step)] : node.find((child) => knownBy(child) === step);
 }
 

@@ -7,9 +7,11 @@ import { addAlike, deleteRun, ownPath, setStep } from '../commands/runs';
 import { setFinish } from '../commands/segments';
 import { FINISH_DEFAULTS } from '../defaults';
 import { saltgrassLanding } from '../samples';
+import { openProject } from '../project-file';
 import { projectSchema, type Project } from '../schema';
 import { nodeAt, type Address } from './address';
 import { editAt } from './edit-at';
+import { leafSchema } from './leaf-schema';
 import { projectAt } from './project-at';
 
 const key = (at: number, value: KeyValue, easing: Key['easing'] = { kind: 'steady' }): Key => ({ at, value, easing });
@@ -58,6 +60,21 @@ describe('projectAt', () => {
     const strands: Address = ['segments', rope.id, 'source', 'spec', 'strands'];
     expect(nodeAt(projectAt(keyed(strands, key(0, 3), key(1, 4)), 0.6), strands)).toBe(4);
   });
+
+  it.each(['toString', 'constructor', '__proto__', 'hasOwnProperty'])(
+    'knows no field %s, which every object has',
+    (name) => {
+      for (const of of [
+        ['runs', run, name],
+        ['runs', run, 'shape', name],
+        ['paths', path, 'curve', 'numbers', name],
+      ]) {
+        // prettier-ignore
+        expect(leafSchema(projectSchema, landing, of)).toBeUndefined();
+        expect(openProject(keyed(of, key(0, 1))).ok).toBe(false);
+      }
+    },
+  );
 
   it('leaves alone what is not there, and what can have no keys', () => {
     const gone: Address = ['runs', 'none', 'shape', 'roll'];

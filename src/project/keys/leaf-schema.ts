@@ -9,7 +9,7 @@ export function leafSchema(schema: z.ZodType, project: unknown, address: Address
   let node = project;
   for (const step of address) {
     const own: z.ZodType | undefined = found && bare(found, node);
-    if (own instanceof z.ZodObject) found = own.shape[step] as z.ZodType | undefined;
+    if (own instanceof z.ZodObject) found = Object.hasOwn(own.shape, step) ? (own.shape[step] as z.ZodType) : undefined;
     else if (own instanceof z.ZodArray) found = own.element as z.ZodType;
     else if (own instanceof z.ZodRecord) found = own.valueType as z.ZodType;
     else return undefined;
