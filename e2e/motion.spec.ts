@@ -24,8 +24,10 @@ test('a run is uncovered from its middle, another one waits for it; the time is 
   await page.keyboard.press('Enter');
   await time.getByLabel('Frames per second').fill('1');
   await page.keyboard.press('Enter');
-  await expect(time.getByText('8 frames.')).toBeVisible();
+  await expect(time.getByText('9 frames.')).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.getByText('finished', { exact: true })).toBeVisible(); // no moment of the time is shown
+  await page.getByRole('button', { name: 'A frame on' }).click();
   await expect(page.getByText('8.0 s of 8.0 s')).toBeVisible();
   await page.getByRole('button', { name: 'A frame back' }).click();
   await expect(page.getByText('7.0 s of 8.0 s')).toBeVisible();

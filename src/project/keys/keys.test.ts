@@ -67,11 +67,10 @@ describe('projectAt', () => {
       for (const of of [
         ['runs', run, name],
         ['runs', run, 'shape', name],
-        ['paths', path, 'curve', 'numbers', name],
       ]) {
-        // prettier-ignore
         expect(leafSchema(projectSchema, landing, of)).toBeUndefined();
-        expect(openProject(keyed(of, key(0, 1))).ok).toBe(false);
+        const opened = openProject(keyed(of, key(0, 1)));
+        expect(opened.ok && projectAt(opened.value, 0)).toEqual(opened.ok && opened.value);
       }
     },
   );
