@@ -27,7 +27,7 @@ export const crawlerBelt = defineSet({
           { position: [1.4, 0.42, 0], radius: 0.4 },
         ],
       },
-      frames: { rule: 'leastTwist', up: [0, 1, 0] },
+      frames: { rule: 'faceOut', up: [0, 1, 0] },
     };
   },
 });
