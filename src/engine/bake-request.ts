@@ -13,23 +13,46 @@ import { zipSequence } from './zip-sequence';
 import { Deriver } from './derive';
 import { problemWords } from './problem-words';
 
-export const bakeQuery = z.strictObject({
+/** Of a sequence: no project has more, and all of them are exact. */
+const LAST_FRAME = 1_000_000;
+
+/** A number in an address; nothing is none, not 0. */
+const inAddress = z.string().regex(/\S/, 'a number is missing').transform(Number);
+
+const alone = z.strictObject({
   format: z.enum(['report', ...WRITERS.map((f) => f.extensions[0])]).default('glb'),
   run: z.string().min(1).max(200).optional(),
-  time: z.coerce.number().min(0).optional(),
+  time: inAddress.pipe(z.number().min(0)).optional(),
   repeated: z.enum(REPEATED).optional(),
-  frames: z.coerce.number().int().min(2).max(100_000).optional(),
+  frames: inAddress.pipe(z.number().int().min(2).max(100_000)).optional(),
   /** A sequence, zipped: frames by number, such as 1-120. */
   framesRange: z
     .string()
     .regex(/^[1-9]\d*-[1-9]\d*$/)
     .transform((text) => text.split('-').map(Number) as [number, number])
+    .refine(([, last]) => last <= LAST_FRAME, `the last frame there may be is ${LAST_FRAME}`)
     .refine(([first, last]) => last >= first && last - first < LONGEST_SEQUENCE, 'from a frame to a later one')
     .optional(),
-  fps: z.coerce.number().min(1).max(240).optional(),
+  fps: inAddress.pipe(z.number().min(1).max(240)).optional(),
   /** One GLB of those frames that moves, and about how many joints or shapes a course has. */
   moving: z.enum(['joints', 'shapes']).optional(),
-  most: z.coerce.number().int().min(2).max(MOST_OF_MANNER).optional(),
+  most: inAddress.pipe(z.number().int().min(2).max(MOST_OF_MANNER)).optional(),
+});
+
+type Asked = z.infer<typeof alone>;
+
+/** What does not go together, by the key that is to be left out or changed. */
+const AGAINST: readonly (readonly [keyof Asked, string, (asked: Asked) => boolean])[] = [
+  ['moving', 'it makes one GLB: ask for format=glb', ({ moving, format }) => moving !== undefined && format !== 'glb'],
+  ['framesRange', 'a report is of one state: leave it out', ({ framesRange, format }) => framesRange !== undefined && format === 'report'], // prettier-ignore
+  ['frames', 'they are frames of a report: ask for format=report', ({ frames, format }) => frames !== undefined && format !== 'report'], // prettier-ignore
+  ['time', 'it is one moment, framesRange many: take one', ({ time, framesRange, moving }) => time !== undefined && (framesRange !== undefined || moving !== undefined)], // prettier-ignore
+  ['most', 'it says how finely something moves: ask for moving', ({ most, moving }) => most !== undefined && moving === undefined], // prettier-ignore
+];
+
+export const bakeQuery = alone.superRefine((asked, context) => {
+  for (const [key, message, isAgainst] of AGAINST)
+    if (isAgainst(asked)) context.addIssue({ code: 'custom', path: [key], message });
 });
 
 /** Vertices of one bake: it takes some 350 bytes for each. */
@@ -70,6 +93,17 @@ function rangeFor({ time }: Project, asked: BakeQuery['framesRange'], fps: numbe
   return time.loops ? { ...played, last: played.last + 1 } : played;
 }
 
+/** Warnings go with every kind of answer; ISO 8859-1 at most (RFC 9110, 5.5). */
+const warningHeader = (warnings: readonly Problem[]): Record<string, string> =>
+  warnings.length > 0
+    ? {
+        'x-rattan-warning': warnings
+          .map(problemWords)
+          .join(' ')
+          .replaceAll(/[^ -~]/g, '?'),
+      }
+    : {};
+
 /** Bakes the project file in a request's body. A report is JSON; files that come in several are zipped. */
 export async function bakeRequest(
   body: Uint8Array,
@@ -89,7 +123,11 @@ export async function bakeRequest(
       const { files, facts } = made.value;
       return {
         status: 200,
-        headers: { ...fileHeaders(files[0], 'glb'), 'x-rattan-off': `${facts.off}` },
+        headers: {
+          ...fileHeaders(files[0], 'glb'),
+          'x-rattan-off': `${facts.off}`,
+          ...warningHeader([...opened.warnings, ...made.warnings]),
+        },
         body: files[0].bytes,
       };
     }
@@ -100,7 +138,11 @@ export async function bakeRequest(
       { run, repeated, mostVertices: MOST_VERTICES },
     );
     if (!zipped.ok) return refusal(422, zipped.problems);
-    return { status: 200, headers: zipHeaders, body: zipped.value };
+    return {
+      status: 200,
+      headers: { ...zipHeaders, ...warningHeader([...opened.warnings, ...zipped.warnings]) },
+      body: zipped.value,
+    };
   }
   const baked = await bakeFiles(project, deriver, extension, 'rattan', {
     run,
@@ -111,16 +153,16 @@ export async function bakeRequest(
   });
   if (!baked.ok) return refusal(422, baked.problems);
   const { files, reports } = baked.value;
-  if (format === 'report') return jsonAnswer(200, { project: project.name, runs: reports });
+  const told = warningHeader([...opened.warnings, ...baked.warnings]);
+  if (format === 'report') {
+    const answer = jsonAnswer(200, { project: project.name, runs: reports });
+    return { ...answer, headers: { ...answer.headers, ...told } };
+  }
   const [first, ...beside] = files;
   const isOne = beside.length === 0;
-  const warning = [...opened.warnings, ...baked.warnings].map(problemWords).join(' ');
   return {
     status: 200,
-    headers: {
-      ...(isOne ? fileHeaders(first, extension) : zipHeaders),
-      ...(warning && { 'x-rattan-warning': warning.replaceAll(/[^ -~]/g, '?') }), // ISO 8859-1 at most (RFC 9110, 5.5)
-    },
+    headers: { ...(isOne ? fileHeaders(first, extension) : zipHeaders), ...told },
     body: isOne ? first.bytes : zipFiles(files),
   };
 }
