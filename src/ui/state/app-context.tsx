@@ -11,6 +11,7 @@ import { courseOf, type Course, type Run, type Segment } from '../../project/sch
 import { Lens } from '../pictures/lens';
 import { Answers } from './answers';
 import { ComputeLoop } from './compute-loop';
+import { endGestures } from './end-gestures';
 import { createDocumentStore, type DocumentState, type DocumentStore } from './document-store';
 import { Keeper } from './keeper';
 import {
@@ -65,6 +66,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     const baker = new ComputeClient();
     const stopTime = session.subscribe(({ time }) => document.getState().goTo(time ?? null));
     const loop = new ComputeLoop({ document, session, results }, viewer, () => tell.problems([CRASHED]));
+    const stopEnding = endGestures(document);
     let isLive = true;
     keeper.start().then(
       (trouble) => {
@@ -92,6 +94,7 @@ export function AppProvider({ children, fallback }: { children: ReactNode; fallb
     return () => {
       isLive = false;
       stopTime();
+      stopEnding();
       loop.close();
       void keeper.close().then(saver.close);
       viewer.close();
