@@ -3,13 +3,14 @@ import type { Save } from '../../engine/saver';
 import { problemWords } from '../../engine/problem-words';
 import { unkept } from '../../project/project-file';
 import type { Project } from '../../project/schema';
+import { dropNote, noteUnsaved } from '../../project/storage/journal';
 import { saveProject, type Ticket } from '../../project/storage/projects';
 import { storageProblem } from '../../project/storage/trouble';
 import type { DocumentStore } from './document-store';
 import type { SessionStore } from './session-store';
 
 /** Milliseconds between the beginnings of two saves while edits go on, at the least; the first edit is saved at once. */
-const SAVE_EVERY = 500;
+const SAVE_EVERY = 250;
 /** Saves take this share of the time at most, where a project is so large that checking it takes long. */
 const SAVE_SHARE = 0.25;
 /** Milliseconds after which a save that failed is tried again. */
@@ -25,6 +26,8 @@ export class Autosave {
   /** The state that was saved or is being saved. */
   #posted: Project | undefined;
   #savedAt = 0;
+  /** The state that is kept for sure. */
+  #kept: Project | undefined;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #notBefore = 0;
   #unsaved: Problem | undefined;
@@ -35,7 +38,10 @@ export class Autosave {
     this.#save = save;
     this.#document = document;
     this.#session = session;
-    const onHide = () => this.#post(saveProject); // a thread beside the page may end before it gets to it
+    const onHide = () => {
+      this.#note();
+      this.#post(saveProject); // a thread beside the page may end before it gets to it
+    };
     const onLeave = (event: Event) => this.#session.getState().save.kind === 'failed' && event.preventDefault();
     const unsubscribe = document.subscribe((state, before) => {
       if (state.stored !== before.stored) this.#schedule();
@@ -57,6 +63,7 @@ export class Autosave {
   begin(ticket: Ticket | undefined, project: Project, savedAt: number): void {
     this.#ticket = ticket;
     this.#posted = project;
+    this.#kept = project;
     this.#savedAt = savedAt;
     this.#unsaved = undefined;
   }
@@ -82,6 +89,13 @@ export class Autosave {
     else this.#timer ??= setTimeout(() => this.#post(), wait);
   }
 
+  /** Notes what is not kept yet, at once: the page may be gone before a save is done. */
+  #note(): void {
+    const { stored: project } = this.#document.getState();
+    if (this.#ticket && project !== this.#kept && !this.#isElsewhere() && !unkept(project))
+      noteUnsaved(this.#ticket, project);
+  }
+
   /** Has the newest state saved, unless it is already. */
   #post(save = this.#save): void {
     clearTimeout(this.#timer);
@@ -104,6 +118,8 @@ export class Autosave {
         if (savedAt === undefined) return this.#session.getState().set({ save: { kind: 'elsewhere' } });
         this.#unsaved = undefined;
         this.#savedAt = savedAt;
+        this.#kept = project;
+        if (this.#document.getState().stored === project) dropNote(ticket.id);
         askToStay();
         this.#tellWhenSaved();
       },

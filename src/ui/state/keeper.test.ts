@@ -9,6 +9,7 @@ import {
   restoreProject,
   saveProject,
 } from '../../project/storage/projects';
+import { takeUpNotes } from '../../project/storage/journal';
 import { FakeLocks } from '../../project/testing/fake-locks';
 import { documentOf } from '../../project/testing/version-1';
 import { PROJECT_VERSION, emptyProject } from '../../project/schema';
@@ -310,5 +311,83 @@ describe('the session', () => {
     session.getState().set({ guide: 'g' });
     session.getState().frame('chosen');
     expect(session.getState().framing).toEqual({ what: 'guide', count: 2 });
+  });
+});
+
+describe('what a page had not kept when it ended', () => {
+  /** Where small things are written at once, as a browser has it. */
+  class FakeStorage {
+    setItem(key: string, value: string) {
+      Object.assign(this, { [key]: value });
+    }
+    getItem(key: string): string | null {
+      return (this as unknown as Record<string, string>)[key] ?? null;
+    }
+    removeItem(key: string) {
+      delete (this as unknown as Record<string, string>)[key];
+    }
+  }
+  let notes: FakeStorage;
+  beforeEach(() => Object.assign(globalThis, { localStorage: (notes = new FakeStorage()) }));
+  afterEach(() => Object.assign(globalThis, { localStorage: undefined }));
+
+  /** A page whose saves are never done, which has come to its end. */
+  async function ended(name = 'Unkept') {
+    const never = createSessionStore();
+    const document = createDocumentStore();
+    const keeper = new Keeper(document, never, () => new Promise(() => {}));
+    await keeper.start();
+    document.getState().edit((p) => renameProject(p, name));
+    const transaction = jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new Error('the page is gone');
+    });
+    window.dispatchEvent(new Event('pagehide'));
+    await new Promise((done) => setTimeout(done, 5));
+    transaction.mockRestore();
+    const id = never.getState().projectId!;
+    return { id, document };
+  }
+
+  it('is there at the next start, and is noted no longer', async () => {
+    const { id } = await ended();
+    expect(Object.keys(notes)).toEqual([`rattan-unsaved:${id}`]);
+    expect(unwrap(await loadProject(id)).project.name).toBe('Untitled');
+    Object.assign(globalThis, { window: page() });
+    await takeUpNotes();
+    expect(unwrap(await loadProject(id)).project.name).toBe('Unkept');
+    expect(Object.keys(notes)).toEqual([]);
+  });
+
+  it('gives way to another tab that has had the project since, and to what was kept later', async () => {
+    const { id } = await ended();
+    await claimProject(id, 'another');
+    await takeUpNotes();
+    expect(unwrap(await loadProject(id)).project.name).toBe('Untitled');
+    const later = unwrap(await loadProject(id));
+    await saveProject({ id, writer: 'another' }, renameProject(later.project, 'Later'));
+    notes.setItem(`rattan-unsaved:${id}`, JSON.stringify({ writer: 'another', at: Date.now() - 60_000, project: later.project })); // prettier-ignore
+    await takeUpNotes();
+    expect(unwrap(await loadProject(id)).project.name).toBe('Later');
+  });
+
+  it('stands in no way where it cannot be read, or its project is gone', async () => {
+    const { id } = await ended();
+    const [key] = Object.keys(notes);
+    notes.setItem('rattan-unsaved:gone', notes.getItem(key)!);
+    notes.setItem('rattan-unsaved:broken', '{"writer":');
+    notes.setItem('other', 'kept');
+    await takeUpNotes();
+    expect(unwrap(await loadProject(id)).project.name).toBe('Unkept');
+    expect(Object.keys(notes)).toEqual(['other']);
+  });
+
+  it('is not noted where all is kept', async () => {
+    const { keeper, rename } = start();
+    await keeper.start();
+    rename('Kept');
+    await keeper.flush();
+    window.dispatchEvent(new Event('pagehide'));
+    expect(Object.keys(notes)).toEqual([]);
+    void keeper.close();
   });
 });

@@ -4,6 +4,7 @@ import { emptyProject, type Project } from '../../project/schema';
 import { newId } from '../../project/new-id';
 import type { StoredProject } from '../../project/storage/database';
 import { dropUnusedAssets } from '../../project/storage/drop-unused';
+import { takeUpNotes } from '../../project/storage/journal';
 import {
   claimProject,
   createProject,
@@ -46,6 +47,7 @@ export class Keeper {
     const sample = new URLSearchParams(window.location.search).get('sample');
     const wanted = sample === null ? undefined : await sampleNamed(sample);
     try {
+      await takeUpNotes();
       await dropUnusedAssets();
       const id = await lastOpened();
       const last = id === undefined ? fail('project.gone') : await loadProject(id);
